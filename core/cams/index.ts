@@ -1,0 +1,2 @@
+export * from './valveEvents'
+export * from './camTiming'

@@ -1,0 +1,5 @@
+export * from './sprocket'
+export * from './path'
+export * from './positions'
+export * from './solveLoop'
+export * from './counts'

@@ -1,0 +1,32 @@
+import { polar, type Point } from '../geometry'
+import type { BuildSheet, Mark, Position, Shaft } from '../model/buildSheet'
+import { wrapTo360 } from '../units'
+
+/** Where a shaft stands in the plane; undefined when a distance or direction is not known yet.
+ *  Shafts that lean on each other in a ring are not known either. */
+export function shaftPoint(sheet: BuildSheet, shaft: Shaft, seen: readonly string[] = []): Point | undefined {
+  if (seen.includes(shaft.id)) return undefined
+  return shaft.position && pointOf(sheet, shaft.position, [...seen, shaft.id])
+}
+
+export function pointOf(sheet: BuildSheet, position: Position, seen: readonly string[] = []): Point | undefined {
+  if (position.how === 'origin') return { x: 0, y: 0 }
+  if (position.how === 'xy') return { x: position.xMm.value, y: position.yMm.value }
+  const from = sheet.shafts.find(({ id }) => id === position.fromShaftId)
+  const start = from && shaftPoint(sheet, from, seen)
+  if (!start || !position.distanceMm || !position.directionDeg) return undefined
+  return polar(start, position.distanceMm.value, position.directionDeg.value)
+}
+
+/** Angle of a mark on its member from the centre of tooth gap 0, counter-clockwise from the timing side. */
+export const markAngleDeg = (mark: Mark, teeth: number) => (mark.halfTeeth * 180) / teeth
+export const markSeat = ({ halfTeeth }: Mark) => (halfTeeth % 2 === 0 ? 'gap' : 'tip')
+
+/** Where the centre of tooth gap 0 of a member points in the reference pose: how the member sits on its shaft.
+ *  Taken from the first of its marks whose direction is known. */
+export function gapZeroDeg(sheet: BuildSheet, memberId: string): number | undefined {
+  const member = sheet.members.find(({ id }) => id === memberId)
+  const mark = sheet.marks.find((one) => one.memberId === memberId && one.pointsAtDeg)
+  if (!member?.teeth || !mark?.pointsAtDeg) return undefined
+  return wrapTo360(mark.pointsAtDeg.value - markAngleDeg(mark, member.teeth.value))
+}

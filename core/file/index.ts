@@ -1,0 +1,3 @@
+export * from './parseFile'
+export * from './mergeRecords'
+export * from './writeFile'

@@ -1,0 +1,3 @@
+export * from './tolerance'
+export * from './point'
+export * from './tangent'

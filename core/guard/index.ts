@@ -1,0 +1,2 @@
+export * from './judgeGuard'
+export * from './planTurn'

@@ -1,0 +1,46 @@
+import { wrapToCycle, wrapToSigned } from '../units'
+import type { Guard, GuardReason } from './judgeGuard'
+
+/** An instruction to turn, or what has to be freed first. Degrees are signed: + = running direction. */
+export type TurnPlan =
+  | { readonly kind: 'turn'; readonly deg: number }
+  | { readonly kind: 'there' }
+  | { readonly kind: 'backFirst'; readonly backDeg: number; readonly thenDeg: number }
+  | { readonly kind: 'freeFirst'; readonly deg: number; readonly reasons: readonly GuardReason[] }
+  | { readonly kind: 'placeUnknown' }
+
+/** Closer than this is there: what a degree wheel can show. */
+const THERE_DEG = 0.25
+
+/** How to bring the crank to a place of the cycle. It goes the running way, so that the slack stays on its run; a trim that fits
+ *  the guard's limit may go either way. It never says more than the guard allows: then it says what to free. */
+export function planTurn({
+  guard,
+  fromDeg,
+  toDeg,
+  cycleDeg,
+  freshApproach,
+}: {
+  guard: Guard
+  fromDeg: number | undefined
+  toDeg: number
+  cycleDeg: number
+  freshApproach?: { readonly stillBackDeg: number } | undefined
+}): TurnPlan {
+  if (fromDeg === undefined) return { kind: 'placeUnknown' }
+  const shortDeg = wrapToSigned(toDeg - fromDeg, cycleDeg)
+  if (Math.abs(shortDeg) <= THERE_DEG && !freshApproach) return { kind: 'there' }
+  const onwardDeg = Math.abs(shortDeg) <= THERE_DEG ? 0 : wrapToCycle(toDeg - fromDeg, cycleDeg)
+  const held = guard.reasons.filter(({ verdict }) => verdict !== 'turn')
+  if (guard.verdict === 'turn') {
+    if (freshApproach && freshApproach.stillBackDeg > 0) {
+      return { kind: 'backFirst', backDeg: freshApproach.stillBackDeg, thenDeg: wrapToSigned(toDeg - fromDeg, cycleDeg) + freshApproach.stillBackDeg }
+    }
+    return { kind: 'turn', deg: onwardDeg }
+  }
+  if (guard.verdict === 'trim' && guard.limit?.kind === 'degrees') {
+    const { forwardDeg, backDeg } = guard.limit
+    if (shortDeg <= forwardDeg && shortDeg >= -backDeg) return { kind: 'turn', deg: shortDeg }
+  }
+  return { kind: 'freeFirst', deg: onwardDeg, reasons: held }
+}

@@ -1,0 +1,252 @@
+import type { BuildSheet } from '../model/buildSheet'
+import type { Job } from '../model/engine'
+import type { Entry, EntryOf, Phase } from '../model/entry'
+import { wrapToSigned } from '../units'
+import { combineZero, pinOffsetShift, sigmaOfDivision, tdcFromStops, type ZeroReading } from '../zero'
+import { orderEntries, struckIds } from './order'
+import {
+  crankPlace,
+  rotationStands,
+  rotationTurned,
+  rotationWitness,
+  startRotation,
+  type Rotation,
+} from './rotation'
+import type { JobState, LoopState, RegisterItem, TensionerState } from './state'
+import { countPitchesOut, readTiming } from './timing'
+
+/** Until the degree wheel is described: read to a whole degree. */
+const DEFAULT_READ_TO_DEG = 1
+/** How well a factory mark against its pointer is read by eye, one sigma, crank degrees. Common practice, no source. */
+const FACTORY_MARK_SIGMA_DEG = 0.5
+
+interface Draft {
+  sheetId: string
+  ticked: Set<string>
+  steps: Record<string, { outcome: 'done' | 'skipped'; reason: string }>
+  register: RegisterItem[]
+  loops: Record<string, LoopState>
+  tensioners: Record<string, TensionerState>
+  degreeWheel: JobState['degreeWheel']
+  zeroReadings: ZeroReading[]
+  rotation: Rotation
+  lash: Record<Phase, Record<string, EntryOf<'lash'>>>
+  camMarks: EntryOf<'camMark'>[]
+  valveEvents: EntryOf<'valveEvents'>[]
+  counts: EntryOf<'count'>[]
+  moves: EntryOf<'moved'>[]
+  camSet: Record<string, EntryOf<'camSet'>>
+  deviations: EntryOf<'deviation'>[]
+  closed: EntryOf<'close'> | undefined
+}
+
+/** The state of a job: what is fitted, found, proven, armed and left inside. A pure fold over its entries in the order all
+ *  devices agree on, struck ones left out, so it does not matter how or in what batches they arrived.
+ *  `sheets` holds the versions the job may cite; the newest one taken on by an entry is used for the figures. */
+export function foldJob({ job, sheets, entries }: { job: Job; sheets: readonly BuildSheet[]; entries: readonly Entry[] }): JobState {
+  const ordered = orderEntries(entries)
+  const struck = struckIds(ordered)
+  const live = ordered.filter(({ id, kind }) => !struck.has(id) && kind !== 'strike')
+  const sheetId = live.findLast((entry) => entry.kind === 'sheet')?.toSheetId ?? job.sheetId
+  const sheet = sheets.find(({ id }) => id === sheetId) ?? sheets.find(({ id }) => id === job.sheetId)
+  if (!sheet) throw new Error(`Broken invariant: job ${job.id} has no build sheet`)
+  const draft = startDraft(job, sheet, sheetId)
+  for (const entry of live) take(draft, entry, sheet, job)
+  const zero = combineZero(draft.zeroReadings)
+  const { place, half } = crankPlace(draft.rotation, sheet, zero)
+  const { rotation: _rotation, camMarks, valveEvents, ...rest } = draft
+  const timing = readTiming({ sheet, zero, readToDeg: readTo(draft), camMarks, valveEvents, counts: draft.counts })
+  return { ...rest, live, struck, zero, half, crank: place, timing }
+}
+
+function startDraft(job: Job, sheet: BuildSheet, sheetId: string): Draft {
+  const on = job.arrival === 'chainOn'
+  const loop: LoopState = { on, turnedOffDeg: 0, offAt: 'unknown', proof: on ? 'asArrived' : 'notCounted', turnedTightDeg: 0 }
+  const tensioners = sheet.members.filter(({ kind }) => kind === 'tensioner')
+  return {
+    sheetId,
+    ticked: new Set(),
+    steps: {},
+    register: [],
+    loops: Object.fromEntries(sheet.loops.map(({ id }) => [id, loop])),
+    tensioners: Object.fromEntries(tensioners.map(({ id }) => [id, on ? 'asArrived' : 'out'])),
+    degreeWheel: undefined,
+    zeroReadings: [],
+    rotation: startRotation,
+    lash: { found: {}, set: {}, left: {} },
+    camMarks: [],
+    valveEvents: [],
+    counts: [],
+    moves: [],
+    camSet: {},
+    deviations: [],
+    closed: undefined,
+  }
+}
+
+const readTo = (draft: Draft) => draft.degreeWheel?.readToDeg ?? DEFAULT_READ_TO_DEG
+const firingOf = (sheet: BuildSheet, cylinderId: string) =>
+  sheet.cylinders.find(({ id }) => id === cylinderId)?.firingDeg?.value ?? (cylinderId === sheet.zeroCylinderId ? 0 : undefined)
+
+function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
+  switch (entry.kind) {
+    case 'tick':
+      if (entry.ticked) draft.ticked.add(entry.cautionId)
+      else draft.ticked.delete(entry.cautionId)
+      return
+    case 'step':
+      if (entry.outcome === 'reopened') delete draft.steps[entry.target]
+      else draft.steps[entry.target] = { outcome: entry.outcome, reason: entry.reason }
+      return
+    case 'item':
+      return takeItem(draft, entry)
+    case 'loop':
+    case 'tensioner':
+    case 'moved':
+    case 'count':
+      return takeDrive(draft, entry, sheet)
+    case 'degreeWheel':
+      // A wheel fitted anew has no zero until it is found again.
+      draft.degreeWheel = { readToDeg: entry.readToDeg, rises: entry.rises }
+      draft.zeroReadings = []
+      return
+    case 'stopContacts':
+    case 'factoryMark':
+      return takeZero(draft, entry, sheet)
+    case 'stands':
+    case 'turned':
+    case 'witness':
+      return takeRotation(draft, entry, sheet, job)
+    case 'camMark':
+      draft.camMarks.push(entry)
+      return
+    case 'valveEvents':
+      draft.valveEvents.push(entry)
+      return
+    case 'lash':
+      draft.lash[entry.phase][entry.camId] = entry
+      return
+    case 'camSet':
+      draft.camSet[entry.shaftId] = entry
+      return
+    case 'deviation':
+      draft.deviations.push(entry)
+      return
+    case 'close':
+      draft.closed = entry
+      return
+    case 'note':
+    case 'picture':
+    case 'sheet':
+    case 'strike':
+      return
+  }
+}
+
+function takeItem(draft: Draft, { itemId, item, where, change, at, id }: EntryOf<'item'>): void {
+  draft.register = draft.register.filter((one) => one.itemId !== itemId)
+  if (change === 'in') draft.register.push({ itemId, item, where, since: at, entryId: id })
+}
+
+function takeZero(draft: Draft, entry: EntryOf<'stopContacts'> | EntryOf<'factoryMark'>, sheet: BuildSheet): void {
+  if (entry.kind === 'factoryMark') {
+    const sigmaDeg = Math.hypot(FACTORY_MARK_SIGMA_DEG, sigmaOfDivision(readTo(draft)))
+    const { id, wheelDeg } = entry
+    draft.zeroReadings.push({ entryId: id, method: 'factoryMark', wheelDeg, sigmaDeg, setUp: 'factoryMark' })
+    return
+  }
+  const found = tdcFromStops({ ...entry, sigmaDeg: sigmaOfDivision(readTo(draft)) })
+  if (!found.ok) return
+  const { strokeMm, rodMm, pinOffsetMm } = sheet
+  const sizes = strokeMm && rodMm && { strokeMm: strokeMm.value, rodMm: rodMm.value, pinOffsetMm: pinOffsetMm?.value ?? 0 }
+  const shiftDeg = (sizes && pinOffsetShift(sizes, found.value.halfSpanDeg)) ?? 0
+  const toZero = firingOf(sheet, entry.cylinderId) ?? 0
+  const wheelDeg = found.value.wheelDeg - shiftDeg - toZero
+  // A stop moved to another depth is another set-up; the same depth read again is not a second witness.
+  const before = draft.zeroReadings.find(
+    ({ setUp }) => setUp.startsWith('stop') && Math.abs(Number(setUp.slice(4)) - found.value.halfSpanDeg) < 1.5,
+  )
+  const setUp = before?.setUp ?? `stop${found.value.halfSpanDeg}`
+  draft.zeroReadings.push({ entryId: entry.id, method: 'positiveStop', wheelDeg, sigmaDeg: found.value.sigmaDeg, setUp })
+}
+
+function takeRotation(draft: Draft, entry: EntryOf<'stands'> | EntryOf<'turned'> | EntryOf<'witness'>, sheet: BuildSheet, job: Job): void {
+  const { cycleDeg } = sheet
+  if (entry.kind === 'turned') {
+    const before = draft.rotation.totalDeg
+    draft.rotation = rotationTurned(draft.rotation, entry, combineZero(draft.zeroReadings), cycleDeg)
+    noteTurnOnLoops(draft, draft.rotation.totalDeg - before)
+    return
+  }
+  const firing = firingOf(sheet, entry.cylinderId)
+  if (firing === undefined) return
+  if (entry.kind === 'witness') {
+    if (entry.says === 'undecided') return
+    const placeDeg = firing + (entry.says === 'firing' ? 0 : 360)
+    draft.rotation = rotationWitness(draft.rotation, { entryId: entry.id, evidence: entry.evidence, placeDeg, cycleDeg })
+    return
+  }
+  const allOff = sheet.loops.length > 0 && sheet.loops.every(({ id }) => draft.loops[id]?.on === false)
+  const chosen = entry.place === 'pose' && job.arrival === 'chainOff' && allOff
+  const placeDeg = entry.place === 'pose' ? sheet.referencePose.crankDeg.value : firing
+  draft.rotation = rotationStands(draft.rotation, placeDeg, chosen, cycleDeg)
+}
+
+function noteTurnOnLoops(draft: Draft, deg: number): void {
+  for (const [id, loop] of Object.entries(draft.loops)) {
+    const tight = loop.on && Object.values(draft.tensioners).every(isReleased)
+    draft.loops[id] = loop.on
+      ? { ...loop, turnedTightDeg: tight ? Math.max(0, loop.turnedTightDeg + deg) : 0 }
+      : { ...loop, turnedOffDeg: loop.turnedOffDeg + deg }
+  }
+}
+
+export const isReleased = (state: TensionerState) => state === 'asArrived' || state === 'released' || state === 'proven'
+
+function takeDrive(
+  draft: Draft,
+  entry: EntryOf<'loop'> | EntryOf<'tensioner'> | EntryOf<'moved'> | EntryOf<'count'>,
+  sheet: BuildSheet,
+): void {
+  if (entry.kind === 'tensioner') {
+    draft.tensioners[entry.memberId] = entry.state
+    if (!isReleased(entry.state)) resetTight(draft)
+    return
+  }
+  const loop = draft.loops[entry.loopId]
+  if (!loop) return
+  if (entry.kind !== 'count') forgetLaterReadings(draft)
+  if (entry.kind === 'loop') {
+    draft.loops[entry.loopId] =
+      entry.change === 'on'
+        ? { ...loop, on: true, proof: 'notCounted', turnedTightDeg: 0 }
+        : { ...loop, on: false, turnedOffDeg: 0, offAt: offAt(draft, sheet), turnedTightDeg: 0 }
+  } else if (entry.kind === 'moved') {
+    draft.moves.push(entry)
+    draft.loops[entry.loopId] = { ...loop, proof: 'notCounted', turnedTightDeg: 0 }
+  } else {
+    draft.counts.push(entry)
+    const out = countPitchesOut(sheet, entry)
+    const proof = out === undefined || entry.phase === 'found' ? loop.proof : out === 0 ? 'counted' : 'countedOut'
+    draft.loops[entry.loopId] = { ...loop, proof }
+  }
+}
+
+/** A loop that was moved makes every reading since the strip stale; only what was read as found stays true. */
+function forgetLaterReadings(draft: Draft): void {
+  draft.counts = draft.counts.filter(({ phase }) => phase === 'found')
+  draft.camMarks = draft.camMarks.filter(({ phase }) => phase === 'found')
+  draft.valveEvents = draft.valveEvents.filter(({ phase }) => phase === 'found')
+}
+
+function resetTight(draft: Draft): void {
+  for (const [id, loop] of Object.entries(draft.loops)) draft.loops[id] = { ...loop, turnedTightDeg: 0 }
+}
+
+/** Off at the pose when the ledger has the crank within a few degrees of it, on the wheel's one turn. */
+function offAt(draft: Draft, sheet: BuildSheet): LoopState['offAt'] {
+  const { place } = crankPlace(draft.rotation, sheet, combineZero(draft.zeroReadings))
+  if (place.deg === undefined) return 'unknown'
+  const away = wrapToSigned(place.deg - sheet.referencePose.crankDeg.value, 360)
+  return Math.abs(away) <= (sheet.trimDeg?.value ?? 4) ? 'pose' : 'elsewhere'
+}

@@ -1,0 +1,5 @@
+export * from './order'
+export * from './state'
+export * from './foldJob'
+export * from './timing'
+export { FRESH_APPROACH_DEG } from './rotation'

@@ -1,0 +1,36 @@
+import type { Entry } from '../model/entry'
+
+const compareText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
+
+/** The one order that every device agrees on after files are merged. A device's counter is one more than the highest it has
+ *  seen in the job, so a later look at the engine sorts later; ties between devices go by device, then id. */
+export const compareEntries = (a: Entry, b: Entry) =>
+  a.counter - b.counter || compareText(a.device, b.device) || compareText(a.id, b.id)
+
+/** Each entry once, in order. */
+export function orderEntries(entries: readonly Entry[]): Entry[] {
+  const byId = new Map(entries.map((entry) => [entry.id, entry]))
+  return [...byId.values()].sort(compareEntries)
+}
+
+/** The ids that are struck now. A strike strikes an earlier entry; a strike that is itself struck strikes nothing. */
+export function struckIds(ordered: readonly Entry[]): ReadonlySet<string> {
+  const place = new Map(ordered.map((entry, i) => [entry.id, i]))
+  const struck = new Set<string>()
+  for (let i = ordered.length - 1; i >= 0; i--) {
+    const entry = ordered[i]
+    if (entry?.kind !== 'strike' || struck.has(entry.id)) continue
+    if ((place.get(entry.targetId) ?? Infinity) < i) struck.add(entry.targetId)
+  }
+  return struck
+}
+
+/** The counter for a device's next entry in a job. */
+export const nextCounter = (entries: readonly Entry[]) => entries.reduce((most, { counter }) => Math.max(most, counter), 0) + 1
+
+/** The entry that "undo" would strike: the last live one, strikes included (undoing an undo brings it back). */
+export function lastLive(entries: readonly Entry[]): Entry | undefined {
+  const ordered = orderEntries(entries)
+  const struck = struckIds(ordered)
+  return ordered.findLast(({ id, kind }) => !struck.has(id) && kind !== 'strike')
+}

@@ -1,0 +1,105 @@
+import type { BuildSheet } from '../model/buildSheet'
+import type { EntryOf, Evidence } from '../model/entry'
+import { crankDeg, wrapToCycle, wrapToSigned } from '../units'
+import { halfFromWitnesses, type Half, type HalfWitness, type Zero } from '../zero'
+import type { CrankPlace } from './state'
+
+/** How far back a fresh approach to an overshot mark has to start (handbook 3). */
+export const FRESH_APPROACH_DEG = 30
+/** A wheel reading further than this from the reckoned place is no correction but a contradiction. */
+const WHEEL_CONTRADICTS_DEG = 45
+
+/** The journey of the crank, built up entry by entry. `totalDeg` grows with every turn; origins are places minus totals. */
+export interface Rotation {
+  readonly totalDeg: number
+  readonly lastDirection: 1 | -1 | undefined
+  readonly overshot: { readonly direction: 1 | -1; readonly backDeg: number; readonly onwardDeg: number } | undefined
+  readonly witnesses: readonly HalfWitness[]
+  /** The place on one turn at the last sure reference: crank mod 360 minus the total there. */
+  readonly reference: { readonly originDeg: number; readonly totalDeg: number } | undefined
+  /** A pose declared with the loop off, where the half of the cycle is whichever the cams are set to. */
+  readonly chosenOriginDeg: number | undefined
+  readonly wheelDisagreesDeg: number | undefined
+}
+
+export const startRotation: Rotation = {
+  totalDeg: 0,
+  lastDirection: undefined,
+  overshot: undefined,
+  witnesses: [],
+  reference: undefined,
+  chosenOriginDeg: undefined,
+  wheelDisagreesDeg: undefined,
+}
+
+export function rotationTurned(rotation: Rotation, entry: EntryOf<'turned'>, zero: Zero | undefined, cycleDeg: number): Rotation {
+  const totalDeg = rotation.totalDeg + entry.deg
+  const direction = entry.deg > 0 ? 1 : entry.deg < 0 ? -1 : rotation.lastDirection
+  const turned: Rotation = { ...rotation, totalDeg, lastDirection: direction, overshot: nextOvershot(rotation, entry) }
+  if (entry.wheelDeg === undefined || !zero) return turned
+  const read = entry.wheelDeg - zero.wheelDeg
+  const reckoned = rotation.reference ? rotation.reference.originDeg + totalDeg : undefined
+  const slipDeg = reckoned === undefined ? 0 : wrapToSigned(read - reckoned, 360)
+  if (Math.abs(slipDeg) > WHEEL_CONTRADICTS_DEG) return { ...turned, wheelDisagreesDeg: slipDeg }
+  // A wheel reading beats the degrees somebody thought they turned: the journey itself is put right.
+  const put = totalDeg + slipDeg
+  const originDeg = wrapToCycle(read - put, cycleDeg)
+  return { ...turned, totalDeg: put, reference: { originDeg, totalDeg: put }, wheelDisagreesDeg: undefined }
+}
+
+function nextOvershot({ overshot }: Rotation, { deg, ended }: EntryOf<'turned'>): Rotation['overshot'] {
+  if (ended === 'past' && deg !== 0) return { direction: deg > 0 ? 1 : -1, backDeg: 0, onwardDeg: 0 }
+  if (!overshot) return undefined
+  const along = deg * overshot.direction
+  const backDeg = overshot.backDeg + Math.max(0, -along)
+  const onwardDeg = overshot.onwardDeg + Math.max(0, along)
+  const wellApproached = along > 0 && (overshot.backDeg >= FRESH_APPROACH_DEG || onwardDeg >= 360 - FRESH_APPROACH_DEG)
+  return wellApproached ? undefined : { ...overshot, backDeg, onwardDeg }
+}
+
+/** A sure place: TDC of a cylinder (which turn stays open), or the pose. */
+export function rotationStands(rotation: Rotation, placeDeg: number, chosen: boolean, cycleDeg: number): Rotation {
+  const originDeg = wrapToCycle(placeDeg - rotation.totalDeg, cycleDeg)
+  return {
+    ...rotation,
+    reference: { originDeg, totalDeg: rotation.totalDeg },
+    chosenOriginDeg: chosen ? originDeg : rotation.chosenOriginDeg,
+    wheelDisagreesDeg: undefined,
+  }
+}
+
+export function rotationWitness(
+  rotation: Rotation,
+  { entryId, evidence, placeDeg, cycleDeg }: { entryId: string; evidence: Evidence; placeDeg: number; cycleDeg: number },
+): Rotation {
+  const originDeg = wrapToCycle(placeDeg - rotation.totalDeg, cycleDeg)
+  return { ...rotation, witnesses: [...rotation.witnesses, { entryId, evidence, originDeg, cycleDeg }] }
+}
+
+/** Where the crank is, and how sure that is: proven at a reference with the half proved and nothing turned since; reckoned
+ *  after turns or with one witness; unknown without a reference, without the half, or when they contradict. */
+export function crankPlace(rotation: Rotation, sheet: BuildSheet, zero: Zero | undefined): { place: CrankPlace; half: Half } {
+  const { totalDeg, reference, lastDirection, overshot, wheelDisagreesDeg } = rotation
+  const half = halfFromWitnesses(rotation.witnesses)
+  const fromWitness = half.known === 'read' || half.known === 'proved' ? half.originDeg : undefined
+  const halfOrigin = half.known === 'conflict' ? undefined : (rotation.chosenOriginDeg ?? fromWitness)
+  const sinceReferenceDeg = totalDeg - (reference?.totalDeg ?? 0)
+  const common = {
+    totalDeg,
+    sinceReferenceDeg,
+    lastDirection,
+    wheelDisagreesDeg,
+    freshApproach: overshot && {
+      direction: overshot.direction,
+      stillBackDeg: Math.max(0, FRESH_APPROACH_DEG - overshot.backDeg),
+    },
+  }
+  if (!reference || halfOrigin === undefined || wheelDisagreesDeg !== undefined) {
+    return { half, place: { ...common, deg: undefined, doubt: 'unknown' } }
+  }
+  // The reference is sharp but knows one turn only; the witness knows which turn.
+  const originDeg = halfOrigin + wrapToSigned(reference.originDeg - halfOrigin, 360)
+  const deg = crankDeg(wrapToCycle(originDeg + totalDeg, sheet.cycleDeg))
+  const sure = zero && sinceReferenceDeg === 0 && (half.known === 'proved' || rotation.chosenOriginDeg !== undefined)
+  return { half, place: { ...common, deg, doubt: sure ? 'proven' : 'reckoned' } }
+}

@@ -1,0 +1,67 @@
+import type { CamTiming } from '../cams'
+import type { Approach, Entry, EntryOf, ItemKind, Phase } from '../model/entry'
+import type { CrankDeg } from '../units'
+import type { Half, Zero, ZeroReading } from '../zero'
+
+export interface RegisterItem {
+  readonly itemId: string
+  readonly item: ItemKind
+  readonly where: string
+  readonly since: string
+  readonly entryId: string
+}
+
+/** Where the crank is on the cycle, by the ledger and never by the drawing. */
+export interface CrankPlace {
+  readonly deg: CrankDeg | undefined
+  readonly doubt: 'proven' | 'reckoned' | 'unknown'
+  /** Everything turned since the job began, signed. */
+  readonly totalDeg: number
+  /** Turned since the last sure reference. */
+  readonly sinceReferenceDeg: number
+  readonly lastDirection: 1 | -1 | undefined
+  /** A mark was overshot: come again from so far back. */
+  readonly freshApproach: { readonly direction: 1 | -1; readonly stillBackDeg: number } | undefined
+  /** The degree wheel and the turns entered disagree by so much. */
+  readonly wheelDisagreesDeg: number | undefined
+}
+
+export interface LoopState {
+  readonly on: boolean
+  /** Net turn of the crank since it came off, degrees. */
+  readonly turnedOffDeg: number
+  /** Where it came off: at the reference pose by the ledger, elsewhere, or not known. */
+  readonly offAt: 'pose' | 'elsewhere' | 'unknown'
+  /** Fitted in this job and not yet counted right. */
+  readonly proof: 'asArrived' | 'notCounted' | 'countedOut' | 'counted'
+  /** Turned in the running direction since everything was tight: the loop on and its tensioner released. */
+  readonly turnedTightDeg: number
+}
+
+export type TensionerState = EntryOf<'tensioner'>['state'] | 'asArrived' | 'out'
+
+export interface JobState {
+  readonly sheetId: string
+  /** Live entries in order. */
+  readonly live: readonly Entry[]
+  readonly struck: ReadonlySet<string>
+  readonly ticked: ReadonlySet<string>
+  readonly steps: Readonly<Record<string, { readonly outcome: 'done' | 'skipped'; readonly reason: string }>>
+  readonly register: readonly RegisterItem[]
+  readonly loops: Readonly<Record<string, LoopState>>
+  readonly tensioners: Readonly<Record<string, TensionerState>>
+  readonly degreeWheel: { readonly readToDeg: number; readonly rises: Approach } | undefined
+  readonly zeroReadings: readonly ZeroReading[]
+  readonly zero: Zero | undefined
+  readonly half: Half
+  readonly crank: CrankPlace
+  readonly lash: Readonly<Record<Phase, Readonly<Record<string, EntryOf<'lash'>>>>>
+  /** Per shaft and phase: what was read, combined. */
+  readonly timing: Readonly<Record<string, Readonly<Partial<Record<Phase, CamTiming>>>>>
+  /** Counts that still hold: a loop moved since makes the later ones stale. */
+  readonly counts: readonly EntryOf<'count'>[]
+  readonly moves: readonly EntryOf<'moved'>[]
+  readonly camSet: Readonly<Record<string, EntryOf<'camSet'>>>
+  readonly deviations: readonly EntryOf<'deviation'>[]
+  readonly closed: EntryOf<'close'> | undefined
+}

@@ -1,0 +1,182 @@
+import * as z from 'zod'
+import {
+  finiteSchema,
+  handSchema,
+  idSchema,
+  nameSchema,
+  ratioSchema,
+  sideSchema,
+  teethSchema,
+  timeSchema,
+  trusted,
+  trustedDegSchema,
+  trustedMmSchema,
+  wordsSchema,
+} from './primitives'
+
+/** Where something stands in the plane: the crank axis is the origin. */
+export const positionSchema = z.discriminatedUnion('how', [
+  z.strictObject({ how: z.literal('origin') }),
+  z.strictObject({
+    how: z.literal('polar'),
+    fromShaftId: idSchema,
+    distanceMm: trustedMmSchema.optional(),
+    directionDeg: trustedDegSchema.optional(),
+  }),
+  z.strictObject({ how: z.literal('xy'), xMm: trustedMmSchema, yMm: trustedMmSchema }),
+])
+
+export const bankSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  /** Direction of the cylinder axis in the plane. */
+  axisDeg: z.number().min(0).lt(360),
+  twelveIs: z.enum(['alongCylinder', 'straightUp']),
+})
+
+export const cylinderSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  bankId: idSchema,
+  /** Its firing TDC after that of the zero cylinder, crank degrees in the running direction. */
+  firingDeg: trusted(z.number().min(0).lt(720)).optional(),
+})
+
+export const shaftKindSchema = z.enum(['crank', 'cam', 'idler', 'intermediate', 'pump', 'magneto', 'balance'])
+export const shaftSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  kind: shaftKindSchema,
+  /** Turns of this shaft per turn of the crank, exact; minus = opposite direction. */
+  ratio: ratioSchema,
+  position: positionSchema.optional(),
+})
+
+export const memberKindSchema = z.enum(['sprocket', 'pulley', 'gear', 'idler', 'guide', 'tensioner'])
+export const memberSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  kind: memberKindSchema,
+  shaftId: idSchema.optional(),
+  teeth: trusted(teethSchema).optional(),
+  /** To the pin or pitch line; for members without teeth. */
+  radiusMm: trustedMmSchema.optional(),
+  position: positionSchema.optional(),
+})
+
+export const loopSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  kind: z.enum(['rollerChain', 'invertedToothChain', 'toothedBelt']),
+  pitchMm: trustedMmSchema.optional(),
+  /** How many pitches the whole loop has. */
+  pitches: trusted(z.number().int().min(6).max(2000)).optional(),
+  /** In the order the loop meets them, running, from the crank along the slack run. */
+  path: z.array(z.strictObject({ memberId: idSchema, passed: z.enum(['inside', 'outside']) })).max(40),
+})
+
+export const couplingSchema = z.strictObject({
+  id: idSchema,
+  kind: z.enum(['gearMesh', 'spline', 'quill', 'dog']),
+  fromId: idSchema,
+  toId: idSchema,
+  positions: z.number().int().min(1).max(400).optional(),
+})
+
+export const adjusterSchema = z.strictObject({
+  id: idSchema,
+  kind: z.enum(['chainTooth', 'hub', 'keyway', 'offsetKey', 'slots', 'taper', 'turnedOver', 'couplingSlip']),
+  memberId: idSchema,
+  positions: z.number().int().min(1).max(400).optional(),
+  rangeDeg: finiteSchema.optional(),
+})
+
+export const camSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  shaftId: idSchema,
+  cylinderId: idSchema,
+  valve: z.enum(['inlet', 'exhaust']),
+  /** As printed: inlet opens before and closes after (TDC, BDC); exhaust opens before BDC and closes after TDC. */
+  opensDeg: trusted(z.number().min(-90).max(180)).optional(),
+  closesDeg: trusted(z.number().min(-90).max(180)).optional(),
+  checkingLiftMm: trustedMmSchema.optional(),
+  lashMm: trustedMmSchema.optional(),
+})
+
+export const markSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  memberId: idSchema,
+  /** From the centre of tooth gap 0, counter-clockwise from the timing side, in half teeth: even = gap, odd = tip. */
+  halfTeeth: z.number().int().min(0).max(799),
+  /** Where it points in the reference pose, a direction in the plane. */
+  pointsAtDeg: trusted(z.number().min(0).lt(360)).optional(),
+  cutFor: z.enum(['pose', 'tdc', 'spark', 'assembly', 'casting', 'unknown']),
+  meets: wordsSchema,
+})
+
+export const witnessSchema = z.strictObject({
+  id: idSchema,
+  kind: z.enum(['camMark', 'valveEvents', 'count']),
+  targetId: idSchema,
+})
+
+/** A count somebody vouches for: pitches from mark to mark along a run with no slack, in the reference pose. */
+export const bookCountSchema = z.strictObject({
+  id: idSchema,
+  loopId: idSchema,
+  fromMarkId: idSchema,
+  toMarkId: idSchema,
+  run: z.enum(['tight', 'slack']),
+  pitches: trusted(z.number().min(0).max(2000).multipleOf(0.5)),
+})
+
+export const buildSheetSchema = z.strictObject({
+  id: idSchema,
+  engineId: idSchema,
+  version: z.number().int().min(1).max(100_000),
+  at: timeSchema,
+  cycleDeg: z.union([z.literal(720), z.literal(360)]),
+  sides: z.strictObject({ timing: nameSchema, opposite: nameSchema }),
+  /** Of the crank, as seen from the timing side. */
+  running: trusted(handSchema).optional(),
+  interference: trusted(z.enum(['yes', 'no', 'unknown'])),
+  fuel: z.enum(['petrol', 'paraffin', 'diesel', 'gas']),
+  starting: z.enum(['battery', 'hand', 'air']),
+  reversing: z.enum(['never', 'fewDegrees', 'free']),
+  trimDeg: trusted(z.number().min(0).max(30)).optional(),
+  toleranceDeg: trusted(z.number().min(0).max(60)).optional(),
+  strokeMm: trustedMmSchema.optional(),
+  rodMm: trustedMmSchema.optional(),
+  pinOffsetMm: trustedMmSchema.optional(),
+  banks: z.array(bankSchema).max(8),
+  cylinders: z.array(cylinderSchema).max(28),
+  zeroCylinderId: idSchema,
+  referencePose: z.strictObject({
+    event: z.enum(['firingTdc', 'overlapTdc', 'other']),
+    cylinderId: idSchema,
+    crankDeg: trusted(z.number().min(0).lt(720)),
+  }),
+  shafts: z.array(shaftSchema).max(40),
+  members: z.array(memberSchema).max(60),
+  loops: z.array(loopSchema).max(12),
+  couplings: z.array(couplingSchema).max(60),
+  adjusters: z.array(adjusterSchema).max(60),
+  cams: z.array(camSchema).max(120),
+  marks: z.array(markSchema).max(120),
+  witnesses: z.array(witnessSchema).max(120),
+  counts: z.array(bookCountSchema).max(60),
+  seenFrom: sideSchema,
+  notes: wordsSchema,
+})
+
+export type BuildSheet = z.output<typeof buildSheetSchema>
+export type Position = z.output<typeof positionSchema>
+export type Cylinder = z.output<typeof cylinderSchema>
+export type Shaft = z.output<typeof shaftSchema>
+export type Member = z.output<typeof memberSchema>
+export type Loop = z.output<typeof loopSchema>
+export type Cam = z.output<typeof camSchema>
+export type Mark = z.output<typeof markSchema>
+export type BookCount = z.output<typeof bookCountSchema>

@@ -1,0 +1,113 @@
+import * as z from 'zod'
+import { finiteSchema, idSchema, sideSchema, timeSchema, wordsSchema } from './primitives'
+
+const wheelDegSchema = z.number().min(0).lt(360)
+const phaseSchema = z.enum(['found', 'set', 'left'])
+/** The direction of the last movement before a reading. */
+const approachSchema = z.enum(['running', 'against'])
+
+export const conditionSchema = z.enum(['cold', 'hot', 'plugsOut', 'chainOff', 'tensionerHeld', 'tensionerReleased'])
+
+export const itemKindSchema = z.enum([
+  'stop',
+  'lockingPin',
+  'tensionerPin',
+  'rag',
+  'tie',
+  'lock',
+  'capsLoose',
+  'fingerTight',
+  'tabsNotBent',
+  'valvesRelieved',
+  'other',
+])
+
+export const evidenceSchema = z.enum(['thumb', 'lobes', 'rocking', 'companionRocking'])
+
+export const countRuleSchema = z.enum(['both', 'firstOnly', 'lastOnly', 'neither'])
+
+const common = {
+  id: idSchema,
+  jobId: idSchema,
+  /** The build sheet it was made against. */
+  sheetId: idSchema,
+  device: idSchema,
+  /** One more than the highest the device had seen in this job, so that order agrees wherever files are merged. */
+  counter: z.number().int().min(1).max(1e9),
+  at: timeSchema,
+  stepId: idSchema.optional(),
+  seenFrom: sideSchema,
+  conditions: z.array(conditionSchema).max(12),
+  typed: z.array(z.strictObject({ field: idSchema, text: z.string().max(200) })).max(24),
+}
+
+const kind = <K extends string, S extends z.ZodRawShape>(name: K, shape: S) =>
+  z.strictObject({ ...common, kind: z.literal(name), ...shape })
+
+export const entrySchema = z.discriminatedUnion('kind', [
+  kind('strike', { targetId: idSchema, reason: wordsSchema }),
+  kind('tick', { cautionId: idSchema, ticked: z.boolean() }),
+  kind('step', { target: idSchema, outcome: z.enum(['done', 'skipped', 'reopened']), reason: wordsSchema }),
+  kind('item', { itemId: idSchema, item: itemKindSchema, where: wordsSchema, change: z.enum(['in', 'out']) }),
+  kind('loop', { loopId: idSchema, change: z.enum(['off', 'on']) }),
+  kind('tensioner', { memberId: idSchema, state: z.enum(['heldBack', 'fitted', 'released', 'proven']) }),
+  kind('degreeWheel', { readToDeg: z.number().min(0.01).max(15), rises: approachSchema }),
+  kind('stopContacts', { cylinderId: idSchema, firstDeg: wheelDegSchema, secondDeg: wheelDegSchema }),
+  kind('factoryMark', { cylinderId: idSchema, name: wordsSchema, wheelDeg: wheelDegSchema }),
+  kind('stands', { place: z.enum(['tdc', 'pose']), cylinderId: idSchema, wheelDeg: wheelDegSchema.optional() }),
+  kind('turned', {
+    deg: z.number().min(-7200).max(7200),
+    ended: z.enum(['short', 'onMark', 'past']),
+    wheelDeg: wheelDegSchema.optional(),
+  }),
+  kind('witness', { cylinderId: idSchema, evidence: evidenceSchema, says: z.enum(['firing', 'overlap', 'undecided']) }),
+  kind('camMark', { shaftId: idSchema, markId: idSchema, phase: phaseSchema, approach: approachSchema, wheelDeg: wheelDegSchema }),
+  kind('valveEvents', {
+    camId: idSchema,
+    phase: phaseSchema,
+    opensWheelDeg: wheelDegSchema,
+    closesWheelDeg: wheelDegSchema,
+    checkingLiftMm: finiteSchema.optional(),
+  }),
+  kind('lash', { camId: idSchema, phase: phaseSchema, gapMm: z.number().min(0).max(50) }),
+  kind('count', {
+    loopId: idSchema,
+    fromMarkId: idSchema,
+    toMarkId: idSchema,
+    run: z.enum(['tight', 'slack']),
+    rule: countRuleSchema,
+    counted: z.number().int().min(0).max(2000),
+    phase: phaseSchema,
+  }),
+  /** Teeth the loop was laid over a sprocket: + = further in the running direction. */
+  kind('moved', { loopId: idSchema, memberId: idSchema, teeth: z.number().int().min(-200).max(200) }),
+  /** A cam set by itself, off its mark by so many degrees of its own shaft, + = late. */
+  kind('camSet', { shaftId: idSchema, offDeg: z.number().min(-180).max(180) }),
+  kind('deviation', { shaftId: idSchema, latenessDeg: z.number().min(-720).max(720), reason: wordsSchema }),
+  kind('note', { text: wordsSchema }),
+  kind('picture', {
+    pictureId: idSchema,
+    mediaType: z.enum(['image/jpeg', 'image/png', 'image/webp']),
+    bytes: z.number().int().min(1).max(30_000_000),
+    caption: wordsSchema,
+  }),
+  kind('sheet', { toSheetId: idSchema }),
+  kind('close', { role: wordsSchema, reason: wordsSchema }),
+])
+
+export type Entry = z.output<typeof entrySchema>
+export type EntryKind = Entry['kind']
+export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>
+export type Phase = z.output<typeof phaseSchema>
+export type Approach = z.output<typeof approachSchema>
+export type Condition = z.output<typeof conditionSchema>
+export type ItemKind = z.output<typeof itemKindSchema>
+export type Evidence = z.output<typeof evidenceSchema>
+export type CountRule = z.output<typeof countRuleSchema>
+
+type DistributiveOmit<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never
+/** What a step says; the writer adds who, when and the place in the order. */
+export type EntryDraft = DistributiveOmit<
+  Entry,
+  'id' | 'jobId' | 'sheetId' | 'device' | 'counter' | 'at' | 'seenFrom' | 'conditions' | 'typed'
+> & { readonly conditions?: Condition[]; readonly typed?: { field: string; text: string }[] }

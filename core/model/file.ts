@@ -1,0 +1,23 @@
+import * as z from 'zod'
+import { buildSheetSchema } from './buildSheet'
+import { engineSchema, jobSchema } from './engine'
+import { entrySchema } from './entry'
+import { timeSchema } from './primitives'
+
+export const FILE_FORMAT = 'link-count'
+export const FILE_VERSION = 1
+
+/** The open file: one engine with its jobs, or a whole workshop. */
+export const fileSchema = z.strictObject({
+  format: z.literal(FILE_FORMAT),
+  version: z.literal(FILE_VERSION),
+  savedAt: timeSchema,
+  engines: z.array(engineSchema).max(5000),
+  sheets: z.array(buildSheetSchema).max(50_000),
+  jobs: z.array(jobSchema).max(50_000),
+  entries: z.array(entrySchema).max(1_000_000),
+})
+
+export type LinkCountFile = z.output<typeof fileSchema>
+/** Every record of a workshop: what a file holds and what a database holds. */
+export type Records = Pick<LinkCountFile, 'engines' | 'sheets' | 'jobs' | 'entries'>

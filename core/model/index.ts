@@ -1,0 +1,5 @@
+export * from './primitives'
+export * from './buildSheet'
+export * from './entry'
+export * from './engine'
+export * from './file'

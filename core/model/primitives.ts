@@ -1,0 +1,35 @@
+import * as z from 'zod'
+
+// A strict Content-Security-Policy forbids code made from text, which Zod would otherwise use to go faster.
+z.config({ jitless: true })
+
+export const MAX_TEXT = 4000
+
+export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/)
+export const timeSchema = z.iso.datetime()
+export const nameSchema = z.string().trim().min(1).max(120)
+export const wordsSchema = z.string().max(MAX_TEXT)
+export const finiteSchema = z.number().min(-1e6).max(1e6)
+export const teethSchema = z.number().int().min(5).max(400)
+export const ratioSchema = z.strictObject({
+  num: z.number().int().min(-10_000).max(10_000).refine((n) => n !== 0),
+  den: z.number().int().min(1).max(10_000),
+})
+
+export const sideSchema = z.enum(['timing', 'opposite'])
+export const handSchema = z.enum(['clockwise', 'anticlockwise'])
+export const trustSchema = z.enum(['measured', 'manual', 'memory', 'unknown'])
+export type Trust = z.output<typeof trustSchema>
+
+/** A value of the build sheet: canonical unit, what was typed, how far it is trusted. Missing = not known. */
+export const trusted = <T extends z.ZodType>(value: T) =>
+  z.strictObject({ value, typed: z.string().max(120), trust: trustSchema })
+
+export interface Trusted<T> {
+  readonly value: T
+  readonly typed: string
+  readonly trust: Trust
+}
+
+export const trustedMmSchema = trusted(finiteSchema)
+export const trustedDegSchema = trusted(z.number().min(-720).max(720))

@@ -1,0 +1,33 @@
+import type { BuildSheet } from '../model/buildSheet'
+
+export type CautionId =
+  | 'manualFirst'
+  | 'startingOff'
+  | 'airOff'
+  | 'ignitionOff'
+  | 'fuelOff'
+  | 'plugsOut'
+  | 'injectorsOut'
+  | 'handsClear'
+  | 'asbestos'
+
+export interface Caution {
+  readonly id: CautionId
+  /** Turning is refused until a gate is ticked; the others are only to be read. */
+  readonly gate: boolean
+}
+
+/** The cautions that apply to this engine, in the order they are done. Source: handbook 16. */
+export function cautionsFor({ starting, fuel }: Pick<BuildSheet, 'starting' | 'fuel'>): Caution[] {
+  const gate = (id: CautionId): Caution => ({ id, gate: true })
+  return [
+    gate('manualFirst'),
+    ...(starting === 'air' ? [gate('airOff')] : []),
+    ...(starting === 'battery' ? [gate('startingOff')] : []),
+    ...(fuel === 'diesel' ? [] : [gate('ignitionOff')]),
+    gate('fuelOff'),
+    gate(fuel === 'diesel' ? 'injectorsOut' : 'plugsOut'),
+    gate('handsClear'),
+    { id: 'asbestos', gate: false },
+  ]
+}

@@ -1,0 +1,4 @@
+export * from './cautions'
+export * from './steps'
+export * from './status'
+export * from './cycle'

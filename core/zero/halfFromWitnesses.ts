@@ -1,0 +1,38 @@
+import type { Evidence } from '../model/entry'
+import { wrapToSigned } from '../units'
+
+export interface HalfWitness {
+  readonly entryId: string
+  readonly evidence: Evidence
+  /** Where the crank stands on the cycle if the witness is right, minus the turns entered since: one number per journey. */
+  readonly originDeg: number
+  readonly cycleDeg: number
+}
+
+export type Half =
+  | { readonly known: 'unknown' }
+  | { readonly known: 'conflict'; readonly entryIds: readonly string[] }
+  | { readonly known: 'read' | 'proved'; readonly originDeg: number; readonly entryIds: readonly string[] }
+
+/** Lobes and rocking look at the same valves of the same cylinder: together they are one witness. */
+const independence: Record<Evidence, string> = {
+  thumb: 'air past the thumb',
+  lobes: 'own valves',
+  rocking: 'own valves',
+  companionRocking: 'companion valves',
+}
+
+/** Firing or overlap TDC from evidence: unknown, in conflict, read (one witness) or proved (two independent ones).
+ *  Witnesses taken at different times agree when, brought to one origin through the turns between, they are
+ *  closer than a quarter of a cycle. Source: handbook 3. */
+export function halfFromWitnesses(witnesses: readonly HalfWitness[]): Half {
+  const [first] = witnesses
+  if (!first) return { known: 'unknown' }
+  const entryIds = witnesses.map(({ entryId }) => entryId)
+  const agree = witnesses.every(
+    ({ originDeg, cycleDeg }) => Math.abs(wrapToSigned(originDeg - first.originDeg, cycleDeg)) < cycleDeg / 4,
+  )
+  if (!agree) return { known: 'conflict', entryIds }
+  const independent = new Set(witnesses.map(({ evidence }) => independence[evidence]))
+  return { known: independent.size >= 2 ? 'proved' : 'read', originDeg: first.originDeg, entryIds }
+}

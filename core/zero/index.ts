@@ -1,0 +1,4 @@
+export * from './tdcFromStops'
+export * from './pinOffsetShift'
+export * from './combineZero'
+export * from './halfFromWitnesses'

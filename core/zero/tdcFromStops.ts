@@ -1,0 +1,44 @@
+import { err, ok, type Result } from '../result'
+import { wheelDeg, wrapTo360, wrapToSigned180, type WheelDeg } from '../units'
+
+export interface StopReadings {
+  readonly firstDeg: number
+  readonly secondDeg: number
+  /** One sigma of each contact, wheel degrees. */
+  readonly sigmaDeg: number
+}
+
+export interface StopTdc {
+  readonly wheelDeg: WheelDeg
+  /** One sigma. */
+  readonly sigmaDeg: number
+  /** Half the angle between the contacts: the contact stands so far from the top. */
+  readonly halfSpanDeg: number
+}
+
+export type StopError =
+  | { readonly code: 'stopsCoincide'; readonly spanDeg: number; readonly leastDeg: number }
+  | { readonly code: 'stopsOpposed'; readonly spanDeg: number }
+
+/** Contacts closer than this cannot be halved to anything useful; further than that, TDC and BDC look alike. */
+export const LEAST_SPAN_DEG = 4
+export const MOST_SPAN_DEG = 176
+
+/** TDC on the degree wheel: the middle of the shorter arc between two piston-stop contacts.
+ *  Units: wheel degrees rising in the running direction, [0, 360). Sigma of the middle: sqrt(s² + s²) / 2.
+ *  Errors: stopsCoincide (nothing to halve), stopsOpposed (near 180° apart: TDC or BDC?).
+ *  Holds for zero pin offset; `pinOffsetShift` gives the rest. Source: slider-crank symmetry about TDC. */
+export function tdcFromStops({ firstDeg, secondDeg, sigmaDeg }: StopReadings): Result<StopTdc, StopError> {
+  const spanDeg = wrapToSigned180(secondDeg - firstDeg)
+  const size = Math.abs(spanDeg)
+  if (size < LEAST_SPAN_DEG) return err({ code: 'stopsCoincide', spanDeg: size, leastDeg: LEAST_SPAN_DEG })
+  if (size > MOST_SPAN_DEG) return err({ code: 'stopsOpposed', spanDeg: size })
+  return ok({
+    wheelDeg: wheelDeg(wrapTo360(firstDeg + spanDeg / 2)),
+    sigmaDeg: (sigmaDeg * Math.SQRT2) / 2,
+    halfSpanDeg: size / 2,
+  })
+}
+
+/** One sigma of a reading taken to the nearest division: division / sqrt(12), the spread of even rounding. */
+export const sigmaOfDivision = (readToDeg: number) => readToDeg / Math.sqrt(12)
