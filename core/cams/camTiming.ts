@@ -36,7 +36,9 @@ export function combineTiming(witnesses: readonly TimingWitness[]): CamTiming | 
   const sharpest = witnesses.reduce((best, w) => (w.sigmaDeg < best.sigmaDeg ? w : best))
   const misfits = witnesses
     .map((w) => ({ w, offDeg: w.latenessDeg - sharpest.latenessDeg }))
-    .filter(({ w, offDeg }) => w !== sharpest && Math.abs(offDeg) > AGREE_SIGMAS * Math.hypot(w.sigmaDeg, sharpest.sigmaDeg))
+    .filter(
+      ({ w, offDeg }) => w !== sharpest && Math.abs(offDeg) > AGREE_SIGMAS * Math.hypot(w.sigmaDeg, sharpest.sigmaDeg),
+    )
   const kinds = new Set(witnesses.map(({ kind }) => kind))
   return {
     latenessDeg,

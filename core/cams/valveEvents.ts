@@ -4,7 +4,10 @@ import { crankDeg, wrapToCycle, wrapToSigned, type CrankDeg } from '../units'
 /** Opening and closing of a cam on the crank's cycle, from the figures as printed, for a four-stroke.
  *  EO = 180 - eo, IO = 360 - io, EC = 360 + ec, IC = 540 + ic, all after firing TDC of the cam's own cylinder, wrapped to
  *  the cycle. Negative figures are legal. Undefined where a figure or the cylinder's place is not known. Source: handbook 1. */
-export function valveEvents(sheet: BuildSheet, cam: Cam): { readonly opens: CrankDeg | undefined; readonly closes: CrankDeg | undefined } {
+export function valveEvents(
+  sheet: BuildSheet,
+  cam: Cam,
+): { readonly opens: CrankDeg | undefined; readonly closes: CrankDeg | undefined } {
   const firing = sheet.cylinders.find(({ id }) => id === cam.cylinderId)?.firingDeg?.value
   const [openAt, closeAt] = cam.valve === 'inlet' ? [360, 540] : [180, 360]
   const on = (deg: number | undefined) =>

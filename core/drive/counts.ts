@@ -9,8 +9,22 @@ type Seat = 'gap' | 'tip'
 
 /** Pitches from mark to mark for a number somebody counted, by the rule they count by.
  *  A mark in a gap has a pin under it, counted or not: half a pitch each way. A tip has none. */
-export function pitchesFromCount({ counted, rule, from, to }: { counted: number; rule: CountRule; from: Seat; to: Seat }): number {
-  return counted - endHalf(from, rule === 'both' || rule === 'firstOnly') - endHalf(to, rule === 'both' || rule === 'lastOnly')
+export function pitchesFromCount({
+  counted,
+  rule,
+  from,
+  to,
+}: {
+  counted: number
+  rule: CountRule
+  from: Seat
+  to: Seat
+}): number {
+  return (
+    counted -
+    endHalf(from, rule === 'both' || rule === 'firstOnly') -
+    endHalf(to, rule === 'both' || rule === 'lastOnly')
+  )
 }
 
 /** The number a person would say for so many pitches, by their rule. */
@@ -34,7 +48,12 @@ export interface ExpectedCount {
  *  The tight run is the one that arrives at the crank; its count goes from the cam mark, with the loop's travel.
  *  From geometry when the drive is to scale and both marks' directions are known, else from the sheet's own count;
  *  undefined when neither is known. */
-export function expectedCount(sheet: BuildSheet, solved: SolvedLoop | undefined, from: Mark, to: Mark): ExpectedCount | undefined {
+export function expectedCount(
+  sheet: BuildSheet,
+  solved: SolvedLoop | undefined,
+  from: Mark,
+  to: Mark,
+): ExpectedCount | undefined {
   const book = sheet.counts.find(({ fromMarkId, toMarkId }) => fromMarkId === from.id && toMarkId === to.id)
   const geometry = solved?.drawn === 'toScale' ? geometricCount(sheet, solved, from, to) : undefined
   if (!geometry) return book && bookCount(book, solved)
@@ -119,7 +138,8 @@ export function judgeCount({
 }
 
 function suspicionOf(found: number, { otherRunPitches }: ExpectedCount, pitchesOut: number): CountVerdict['suspicion'] {
-  if (otherRunPitches !== undefined && Math.abs(found - otherRunPitches) < 1 && Math.abs(pitchesOut) > 1) return 'otherRun'
+  if (otherRunPitches !== undefined && Math.abs(found - otherRunPitches) < 1 && Math.abs(pitchesOut) > 1)
+    return 'otherRun'
   if (pitchesOut === 1) return 'bothEndsCounted'
   if (pitchesOut === -1) return 'noEndCounted'
   return undefined
@@ -128,8 +148,11 @@ function suspicionOf(found: number, { otherRunPitches }: ExpectedCount, pitchesO
 /** The crank and driven marks a loop is counted between, with the driven sprocket: this slice counts between the first
  *  pose mark on each. Undefined until both are on the sheet. */
 export function countedMarks(sheet: BuildSheet, loop: Loop, run: 'tight' | 'slack') {
-  const shaftOf = (memberId: string) => sheet.shafts.find(({ id }) => id === sheet.members.find((m) => m.id === memberId)?.shaftId)
-  const onLoop = sheet.marks.filter(({ memberId, cutFor }) => cutFor === 'pose' && loop.path.some((part) => part.memberId === memberId))
+  const shaftOf = (memberId: string) =>
+    sheet.shafts.find(({ id }) => id === sheet.members.find((m) => m.id === memberId)?.shaftId)
+  const onLoop = sheet.marks.filter(
+    ({ memberId, cutFor }) => cutFor === 'pose' && loop.path.some((part) => part.memberId === memberId),
+  )
   const crankMark = onLoop.find(({ memberId }) => shaftOf(memberId)?.kind === 'crank')
   const drivenMark = onLoop.find(({ memberId }) => shaftOf(memberId)?.kind === 'cam')
   const driven = sheet.members.find(({ id }) => id === drivenMark?.memberId)

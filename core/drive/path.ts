@@ -1,4 +1,12 @@
-import { directionDeg, polar, SAME_ANGLE_DEG, tangentBetween, type PassedCircle, type Point, type Tangent } from '../geometry'
+import {
+  directionDeg,
+  polar,
+  SAME_ANGLE_DEG,
+  tangentBetween,
+  type PassedCircle,
+  type Point,
+  type Tangent,
+} from '../geometry'
 import { err, ok, type Result } from '../result'
 import { wrapTo360 } from '../units'
 
@@ -55,7 +63,11 @@ export function solvePath(members: readonly PathMember[], pitchMm: number): Resu
     const next = members[(i + 1) % members.length] as PathMember
     const tangent = tangentBetween(member, next)
     if (!tangent.ok) {
-      return err({ code: 'membersTooClose', memberIds: [member.memberId, next.memberId], shortMm: tangent.error.shortMm })
+      return err({
+        code: 'membersTooClose',
+        memberIds: [member.memberId, next.memberId],
+        shortMm: tangent.error.shortMm,
+      })
     }
     tangents.push(tangent.value)
   }
@@ -73,7 +85,12 @@ function wrapOf({ side }: PathMember, arriving: Tangent, leaving: Tangent): numb
   return wrap > 360 - SAME_ANGLE_DEG ? 0 : wrap
 }
 
-function joinPieces(members: readonly PathMember[], tangents: readonly Tangent[], wraps: readonly number[], pitchMm: number): Path {
+function joinPieces(
+  members: readonly PathMember[],
+  tangents: readonly Tangent[],
+  wraps: readonly number[],
+  pitchMm: number,
+): Path {
   const pieces: PathPiece[] = []
   let startPitches = 0
   members.forEach((member, i) => {
@@ -83,11 +100,29 @@ function joinPieces(members: readonly PathMember[], tangents: readonly Tangent[]
     const { memberId, centre, radiusMm, side, teeth } = member
     const arcPitches = teeth ? (wrap * teeth) / 360 : (wrap * Math.PI * radiusMm) / 180 / pitchMm
     const fromDeg = directionDeg({ x: arriving.to.x - centre.x, y: arriving.to.y - centre.y })
-    pieces.push({ kind: 'arc', memberId, centre, radiusMm, fromDeg, sweepDeg: side * wrap, startPitches, pitches: arcPitches })
+    pieces.push({
+      kind: 'arc',
+      memberId,
+      centre,
+      radiusMm,
+      fromDeg,
+      sweepDeg: side * wrap,
+      startPitches,
+      pitches: arcPitches,
+    })
     startPitches += arcPitches
     const { from, to, lengthMm } = leaving
     const toMemberId = (members[(i + 1) % members.length] as PathMember).memberId
-    pieces.push({ kind: 'run', fromMemberId: memberId, toMemberId, from, to, lengthMm, startPitches, pitches: lengthMm / pitchMm })
+    pieces.push({
+      kind: 'run',
+      fromMemberId: memberId,
+      toMemberId,
+      from,
+      to,
+      lengthMm,
+      startPitches,
+      pitches: lengthMm / pitchMm,
+    })
     startPitches += lengthMm / pitchMm
   })
   return { pieces, pitches: startPitches, pitchMm }
@@ -143,7 +178,10 @@ export function makePathReader(path: Path): (atPitches: number) => Point {
     const piece = path.pieces[low] as PathPiece
     const share = piece.pitches > 0 ? (s - piece.startPitches) / piece.pitches : 0
     if (piece.kind === 'arc') return polar(piece.centre, piece.radiusMm, piece.fromDeg + share * piece.sweepDeg)
-    return { x: piece.from.x + share * (piece.to.x - piece.from.x), y: piece.from.y + share * (piece.to.y - piece.from.y) }
+    return {
+      x: piece.from.x + share * (piece.to.x - piece.from.x),
+      y: piece.from.y + share * (piece.to.y - piece.from.y),
+    }
   }
 }
 

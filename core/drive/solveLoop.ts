@@ -38,7 +38,9 @@ const MOST_FREE_SLACK_PITCHES = 2
  *  With counts only, distances are chosen so that it closes and the result says `schematic`.
  *  Errors: no teeth known, two members too close, a member not touched, a loop too short or too long for its layout. */
 export function solveLoop(sheet: BuildSheet, loop: Loop): Result<SolvedLoop, LoopError> {
-  const toothed = loop.path.flatMap(({ memberId }) => sheet.members.filter(({ id, shaftId }) => id === memberId && shaftId))
+  const toothed = loop.path.flatMap(({ memberId }) =>
+    sheet.members.filter(({ id, shaftId }) => id === memberId && shaftId),
+  )
   if (toothed.length < 2) return err({ code: 'noSprockets' })
   const missing = toothed.filter(({ teeth }) => !teeth).map(({ id }) => id)
   if (missing.length > 0) return err({ code: 'teethMissing', memberIds: missing })
@@ -80,14 +82,25 @@ function layOut(sheet: BuildSheet, loop: Loop): Layout {
   })
   const known = placed.every(({ centre }) => centre) && loop.pitchMm
   if (!placed.every(({ centre }) => centre)) gaps.push('distance')
-  const members = known ? (placed as SolvedMember[]) : schematic(placed.filter(({ shaftId }) => shaftId), loop.pitches?.value, pitchMm)
+  const members = known
+    ? (placed as SolvedMember[])
+    : schematic(
+        placed.filter(({ shaftId }) => shaftId),
+        loop.pitches?.value,
+        pitchMm,
+      )
   return { members, pitchMm, drawn: known ? 'toScale' : 'schematic', gaps }
 }
 
 /** Sprockets one above the other, so far apart that the loop closes, or a plain distance when its length is unknown. */
-function schematic(placed: readonly (Omit<SolvedMember, 'centre'> & { centre?: Point | undefined })[], pitches: number | undefined, pitchMm: number) {
+function schematic(
+  placed: readonly (Omit<SolvedMember, 'centre'> & { centre?: Point | undefined })[],
+  pitches: number | undefined,
+  pitchMm: number,
+) {
   const reach = placed.reduce((sum, { radiusMm }) => sum + radiusMm, 0)
-  const at = (apartMm: number) => placed.map((member, i): SolvedMember => ({ ...member, centre: { x: 0, y: i * apartMm } }))
+  const at = (apartMm: number) =>
+    placed.map((member, i): SolvedMember => ({ ...member, centre: { x: 0, y: i * apartMm } }))
   const lengthAt = (apartMm: number) => {
     const path = solvePath(at(apartMm), pitchMm)
     return path.ok ? path.value.pitches : 0
@@ -110,12 +123,18 @@ function closeLoop(sheet: BuildSheet, loop: Loop, base: Layout, path: Path): Res
     .find(({ member }) => member?.kind === 'tensioner')
   const radiusMm = tensioner?.member?.radiusMm?.value
   if (tensioner?.member && radiusMm && slackPitches > 0.01 && drawn === 'toScale') {
-    const seated = seatTensioner(base, path, { memberId: tensioner.member.id, radiusMm, passed: tensioner.passed, whole })
+    const seated = seatTensioner(base, path, {
+      memberId: tensioner.member.id,
+      radiusMm,
+      passed: tensioner.passed,
+      whole,
+    })
     if (!seated) return err({ code: 'loopTooLong', overPitches: slackPitches })
     return ok({ ...common, gaps: base.gaps, ...seated })
   }
   const gaps: LoopGap[] = tensioner && !radiusMm ? [...base.gaps, 'tensionerRadius'] : [...base.gaps]
-  if (!tensioner && slackPitches > MOST_FREE_SLACK_PITCHES) return err({ code: 'loopTooLong', overPitches: slackPitches })
+  if (!tensioner && slackPitches > MOST_FREE_SLACK_PITCHES)
+    return err({ code: 'loopTooLong', overPitches: slackPitches })
   const inside = members[0]?.side ?? 1
   return ok({ ...common, gaps, members, path: bowRun(path, 0, whole, inside) })
 }
@@ -124,10 +143,18 @@ function closeLoop(sheet: BuildSheet, loop: Loop, base: Layout, path: Path): Res
 function seatTensioner(
   { members, pitchMm }: Layout,
   path: Path,
-  { memberId, radiusMm, passed, whole }: { memberId: string; radiusMm: number; passed: 'inside' | 'outside'; whole: number },
+  {
+    memberId,
+    radiusMm,
+    passed,
+    whole,
+  }: { memberId: string; radiusMm: number; passed: 'inside' | 'outside'; whole: number },
 ) {
   const runs = path.pieces.filter((piece) => piece.kind === 'run')
-  const index = runs.reduce((longest, run, i) => (i < runs.length - 1 && run.lengthMm > (runs[longest]?.lengthMm ?? 0) ? i : longest), 0)
+  const index = runs.reduce(
+    (longest, run, i) => (i < runs.length - 1 && run.lengthMm > (runs[longest]?.lengthMm ?? 0) ? i : longest),
+    0,
+  )
   const run = runs[index]
   if (!run) return undefined
   const inside = members[0]?.side ?? 1

@@ -36,7 +36,8 @@ export function parseFile(text: string, migrations: readonly NamedMigration[]): 
   }
   const hostile = findHostile(raw, '', 0)
   if (hostile) return err(hostile)
-  if (!isRecord(raw) || raw['format'] !== FILE_FORMAT || typeof raw['version'] !== 'number') return err({ code: 'foreign' })
+  if (!isRecord(raw) || raw['format'] !== FILE_FORMAT || typeof raw['version'] !== 'number')
+    return err({ code: 'foreign' })
   if (raw['version'] > FILE_VERSION) return err({ code: 'newer', version: raw['version'], known: FILE_VERSION })
   const parsed = fileSchema.safeParse(migrate(raw, migrations))
   if (!parsed.success) {
@@ -93,7 +94,8 @@ function checkIds(file: LinkCountFile): Result<LinkCountFile, FileError> {
   for (const entry of file.entries) {
     if (!jobs.has(entry.jobId)) return dangling(`entries.${entry.id}.jobId`, entry.jobId)
     if (!sheets.has(entry.sheetId)) return dangling(`entries.${entry.id}.sheetId`, entry.sheetId)
-    if (entry.kind === 'sheet' && !sheets.has(entry.toSheetId)) return dangling(`entries.${entry.id}.toSheetId`, entry.toSheetId)
+    if (entry.kind === 'sheet' && !sheets.has(entry.toSheetId))
+      return dangling(`entries.${entry.id}.toSheetId`, entry.toSheetId)
   }
   return ok(file)
 }

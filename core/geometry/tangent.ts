@@ -26,7 +26,8 @@ export function tangentBetween(
 ): Result<Tangent, { readonly code: 'circlesTooClose'; readonly shortMm: number }> {
   const apart = distance(a.centre, b.centre)
   const offset = b.side * b.radiusMm - a.side * a.radiusMm
-  if (apart - Math.abs(offset) < SAME_PLACE_MM) return err({ code: 'circlesTooClose', shortMm: Math.abs(offset) - apart })
+  if (apart - Math.abs(offset) < SAME_PLACE_MM)
+    return err({ code: 'circlesTooClose', shortMm: Math.abs(offset) - apart })
   const e = { x: (b.centre.x - a.centre.x) / apart, y: (b.centre.y - a.centre.y) / apart }
   const sin = -offset / apart
   const cos = Math.sqrt(1 - sin * sin)

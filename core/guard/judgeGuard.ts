@@ -29,7 +29,10 @@ export interface GuardReason {
 export interface Guard {
   readonly verdict: GuardVerdict
   /** For a trim: how far the crank may still go each way, degrees; `stop` = gently, as far as the stop. */
-  readonly limit: { readonly kind: 'degrees'; readonly forwardDeg: number; readonly backDeg: number } | { readonly kind: 'stop' } | undefined
+  readonly limit:
+    | { readonly kind: 'degrees'; readonly forwardDeg: number; readonly backDeg: number }
+    | { readonly kind: 'stop' }
+    | undefined
   /** What holds it back, the worst first; freeing all of the first verdict's reasons lifts it. */
   readonly reasons: readonly GuardReason[]
   /** Shafts other than the crank: with the loop off and the valves not relieved a camshaft is trimmed with care only. */
@@ -47,13 +50,20 @@ const worst = (verdicts: readonly GuardVerdict[]) =>
  *  is never turned into "turn". Source: handbook 13; the trim figure is the build sheet's. */
 export function judgeGuard(sheet: BuildSheet, state: JobState): Guard {
   const trimDeg = sheet.trimDeg?.value ?? USUAL_TRIM_DEG
-  const reasons = [...makeSafe(sheet, state), ...register(state), ...loops(sheet, state, trimDeg), ...tensioners(sheet, state)].sort(
-    (a, b) => severity[b.verdict] - severity[a.verdict],
-  )
+  const reasons = [
+    ...makeSafe(sheet, state),
+    ...register(state),
+    ...loops(sheet, state, trimDeg),
+    ...tensioners(sheet, state),
+  ].sort((a, b) => severity[b.verdict] - severity[a.verdict])
   const verdict = worst(reasons.map((reason) => reason.verdict))
   const stopIn = reasons.some(({ code }) => code === 'stopIn')
   const offBy = Object.values(state.loops).find(({ on }) => !on)?.turnedOffDeg ?? 0
-  const degrees = { kind: 'degrees', forwardDeg: Math.max(0, trimDeg - offBy), backDeg: Math.max(0, trimDeg + offBy) } as const
+  const degrees = {
+    kind: 'degrees',
+    forwardDeg: Math.max(0, trimDeg - offBy),
+    backDeg: Math.max(0, trimDeg + offBy),
+  } as const
   return {
     verdict,
     limit: verdict !== 'trim' ? undefined : stopIn ? { kind: 'stop' } : degrees,
@@ -120,7 +130,8 @@ function tensioners(sheet: BuildSheet, state: JobState): GuardReason[] {
 }
 
 function camshafts(sheet: BuildSheet, state: JobState): GuardVerdict {
-  if (state.register.some(({ item }) => item === 'lock' || item === 'lockingPin' || item === 'capsLoose')) return 'doNotTurn'
+  if (state.register.some(({ item }) => item === 'lock' || item === 'lockingPin' || item === 'capsLoose'))
+    return 'doNotTurn'
   const off = Object.values(state.loops).some(({ on }) => !on)
   if (!off) return worst(judgeLoopsOn(sheet, state))
   if (!mayCollide(sheet, state)) return 'turn'

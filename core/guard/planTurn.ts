@@ -34,7 +34,11 @@ export function planTurn({
   const held = guard.reasons.filter(({ verdict }) => verdict !== 'turn')
   if (guard.verdict === 'turn') {
     if (freshApproach && freshApproach.stillBackDeg > 0) {
-      return { kind: 'backFirst', backDeg: freshApproach.stillBackDeg, thenDeg: wrapToSigned(toDeg - fromDeg, cycleDeg) + freshApproach.stillBackDeg }
+      return {
+        kind: 'backFirst',
+        backDeg: freshApproach.stillBackDeg,
+        thenDeg: wrapToSigned(toDeg - fromDeg, cycleDeg) + freshApproach.stillBackDeg,
+      }
     }
     return { kind: 'turn', deg: onwardDeg }
   }

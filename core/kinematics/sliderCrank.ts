@@ -28,7 +28,11 @@ export interface SliderCrank {
  *  Formula: h(t) = r cos t + sqrt(l² - (r sin t - e)²), TDC at sin t = e / (l + r), drop = h(TDC) - h.
  *  Errors: no stroke; rod not longer than the throw; an offset with which it cannot turn.
  *  Source: Heywood, Internal Combustion Engine Fundamentals, ch. 2 (from memory), offset added. */
-export function makeSliderCrank({ strokeMm, rodMm, pinOffsetMm }: SliderCrankSize): Result<SliderCrank, SliderCrankError> {
+export function makeSliderCrank({
+  strokeMm,
+  rodMm,
+  pinOffsetMm,
+}: SliderCrankSize): Result<SliderCrank, SliderCrankError> {
   const throwMm = strokeMm / 2
   if (!(strokeMm > 0)) return err({ code: 'strokeNotPositive' })
   if (rodMm <= throwMm) return err({ code: 'rodShorterThanThrow', rodMm, throwMm })

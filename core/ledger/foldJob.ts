@@ -4,14 +4,7 @@ import type { Entry, EntryOf, Phase } from '../model/entry'
 import { wrapToSigned } from '../units'
 import { combineZero, pinOffsetShift, sigmaOfDivision, tdcFromStops, type ZeroReading } from '../zero'
 import { orderEntries, struckIds } from './order'
-import {
-  crankPlace,
-  rotationStands,
-  rotationTurned,
-  rotationWitness,
-  startRotation,
-  type Rotation,
-} from './rotation'
+import { crankPlace, rotationStands, rotationTurned, rotationWitness, startRotation, type Rotation } from './rotation'
 import type { JobState, LoopState, RegisterItem, TensionerState } from './state'
 import { countPitchesOut, readTiming } from './timing'
 
@@ -43,7 +36,15 @@ interface Draft {
 /** The state of a job: what is fitted, found, proven, armed and left inside. A pure fold over its entries in the order all
  *  devices agree on, struck ones left out, so it does not matter how or in what batches they arrived.
  *  `sheets` holds the versions the job may cite; the newest one taken on by an entry is used for the figures. */
-export function foldJob({ job, sheets, entries }: { job: Job; sheets: readonly BuildSheet[]; entries: readonly Entry[] }): JobState {
+export function foldJob({
+  job,
+  sheets,
+  entries,
+}: {
+  job: Job
+  sheets: readonly BuildSheet[]
+  entries: readonly Entry[]
+}): JobState {
   const ordered = orderEntries(entries)
   const struck = struckIds(ordered)
   const live = ordered.filter(({ id, kind }) => !struck.has(id) && kind !== 'strike')
@@ -61,7 +62,13 @@ export function foldJob({ job, sheets, entries }: { job: Job; sheets: readonly B
 
 function startDraft(job: Job, sheet: BuildSheet, sheetId: string): Draft {
   const on = job.arrival === 'chainOn'
-  const loop: LoopState = { on, turnedOffDeg: 0, offAt: 'unknown', proof: on ? 'asArrived' : 'notCounted', turnedTightDeg: 0 }
+  const loop: LoopState = {
+    on,
+    turnedOffDeg: 0,
+    offAt: 'unknown',
+    proof: on ? 'asArrived' : 'notCounted',
+    turnedTightDeg: 0,
+  }
   const tensioners = sheet.members.filter(({ kind }) => kind === 'tensioner')
   return {
     sheetId,
@@ -86,7 +93,8 @@ function startDraft(job: Job, sheet: BuildSheet, sheetId: string): Draft {
 
 const readTo = (draft: Draft) => draft.degreeWheel?.readToDeg ?? DEFAULT_READ_TO_DEG
 const firingOf = (sheet: BuildSheet, cylinderId: string) =>
-  sheet.cylinders.find(({ id }) => id === cylinderId)?.firingDeg?.value ?? (cylinderId === sheet.zeroCylinderId ? 0 : undefined)
+  sheet.cylinders.find(({ id }) => id === cylinderId)?.firingDeg?.value ??
+  (cylinderId === sheet.zeroCylinderId ? 0 : undefined)
 
 function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
   switch (entry.kind) {
@@ -158,7 +166,8 @@ function takeZero(draft: Draft, entry: EntryOf<'stopContacts'> | EntryOf<'factor
   const found = tdcFromStops({ ...entry, sigmaDeg: sigmaOfDivision(readTo(draft)) })
   if (!found.ok) return
   const { strokeMm, rodMm, pinOffsetMm } = sheet
-  const sizes = strokeMm && rodMm && { strokeMm: strokeMm.value, rodMm: rodMm.value, pinOffsetMm: pinOffsetMm?.value ?? 0 }
+  const sizes = strokeMm &&
+    rodMm && { strokeMm: strokeMm.value, rodMm: rodMm.value, pinOffsetMm: pinOffsetMm?.value ?? 0 }
   const shiftDeg = (sizes && pinOffsetShift(sizes, found.value.halfSpanDeg)) ?? 0
   const toZero = firingOf(sheet, entry.cylinderId) ?? 0
   const wheelDeg = found.value.wheelDeg - shiftDeg - toZero
@@ -167,10 +176,21 @@ function takeZero(draft: Draft, entry: EntryOf<'stopContacts'> | EntryOf<'factor
     ({ setUp }) => setUp.startsWith('stop') && Math.abs(Number(setUp.slice(4)) - found.value.halfSpanDeg) < 1.5,
   )
   const setUp = before?.setUp ?? `stop${found.value.halfSpanDeg}`
-  draft.zeroReadings.push({ entryId: entry.id, method: 'positiveStop', wheelDeg, sigmaDeg: found.value.sigmaDeg, setUp })
+  draft.zeroReadings.push({
+    entryId: entry.id,
+    method: 'positiveStop',
+    wheelDeg,
+    sigmaDeg: found.value.sigmaDeg,
+    setUp,
+  })
 }
 
-function takeRotation(draft: Draft, entry: EntryOf<'stands'> | EntryOf<'turned'> | EntryOf<'witness'>, sheet: BuildSheet, job: Job): void {
+function takeRotation(
+  draft: Draft,
+  entry: EntryOf<'stands'> | EntryOf<'turned'> | EntryOf<'witness'>,
+  sheet: BuildSheet,
+  job: Job,
+): void {
   const { cycleDeg } = sheet
   if (entry.kind === 'turned') {
     const before = draft.rotation.totalDeg
@@ -183,13 +203,22 @@ function takeRotation(draft: Draft, entry: EntryOf<'stands'> | EntryOf<'turned'>
   if (entry.kind === 'witness') {
     if (entry.says === 'undecided') return
     const placeDeg = firing + (entry.says === 'firing' ? 0 : 360)
-    draft.rotation = rotationWitness(draft.rotation, { entryId: entry.id, evidence: entry.evidence, placeDeg, cycleDeg })
+    draft.rotation = rotationWitness(draft.rotation, {
+      entryId: entry.id,
+      evidence: entry.evidence,
+      placeDeg,
+      cycleDeg,
+    })
     return
   }
   const allOff = sheet.loops.length > 0 && sheet.loops.every(({ id }) => draft.loops[id]?.on === false)
   const chosen = entry.place === 'pose' && job.arrival === 'chainOff' && allOff
   const placeDeg = entry.place === 'pose' ? sheet.referencePose.crankDeg.value : firing
   draft.rotation = rotationStands(draft.rotation, placeDeg, chosen, cycleDeg)
+  if (entry.place !== 'pose') return
+  for (const [id, loop] of Object.entries(draft.loops)) {
+    if (!loop.on) draft.loops[id] = { ...loop, offAt: 'pose', turnedOffDeg: 0 }
+  }
 }
 
 function noteTurnOnLoops(draft: Draft, deg: number): void {

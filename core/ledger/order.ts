@@ -26,7 +26,8 @@ export function struckIds(ordered: readonly Entry[]): ReadonlySet<string> {
 }
 
 /** The counter for a device's next entry in a job. */
-export const nextCounter = (entries: readonly Entry[]) => entries.reduce((most, { counter }) => Math.max(most, counter), 0) + 1
+export const nextCounter = (entries: readonly Entry[]) =>
+  entries.reduce((most, { counter }) => Math.max(most, counter), 0) + 1
 
 /** The entry that "undo" would strike: the last live one, strikes included (undoing an undo brings it back). */
 export function lastLive(entries: readonly Entry[]): Entry | undefined {

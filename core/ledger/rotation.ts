@@ -32,7 +32,12 @@ export const startRotation: Rotation = {
   wheelDisagreesDeg: undefined,
 }
 
-export function rotationTurned(rotation: Rotation, entry: EntryOf<'turned'>, zero: Zero | undefined, cycleDeg: number): Rotation {
+export function rotationTurned(
+  rotation: Rotation,
+  entry: EntryOf<'turned'>,
+  zero: Zero | undefined,
+  cycleDeg: number,
+): Rotation {
   const totalDeg = rotation.totalDeg + entry.deg
   const direction = entry.deg > 0 ? 1 : entry.deg < 0 ? -1 : rotation.lastDirection
   const turned: Rotation = { ...rotation, totalDeg, lastDirection: direction, overshot: nextOvershot(rotation, entry) }
@@ -70,7 +75,12 @@ export function rotationStands(rotation: Rotation, placeDeg: number, chosen: boo
 
 export function rotationWitness(
   rotation: Rotation,
-  { entryId, evidence, placeDeg, cycleDeg }: { entryId: string; evidence: Evidence; placeDeg: number; cycleDeg: number },
+  {
+    entryId,
+    evidence,
+    placeDeg,
+    cycleDeg,
+  }: { entryId: string; evidence: Evidence; placeDeg: number; cycleDeg: number },
 ): Rotation {
   const originDeg = wrapToCycle(placeDeg - rotation.totalDeg, cycleDeg)
   return { ...rotation, witnesses: [...rotation.witnesses, { entryId, evidence, originDeg, cycleDeg }] }
@@ -78,7 +88,11 @@ export function rotationWitness(
 
 /** Where the crank is, and how sure that is: proven at a reference with the half proved and nothing turned since; reckoned
  *  after turns or with one witness; unknown without a reference, without the half, or when they contradict. */
-export function crankPlace(rotation: Rotation, sheet: BuildSheet, zero: Zero | undefined): { place: CrankPlace; half: Half } {
+export function crankPlace(
+  rotation: Rotation,
+  sheet: BuildSheet,
+  zero: Zero | undefined,
+): { place: CrankPlace; half: Half } {
   const { totalDeg, reference, lastDirection, overshot, wheelDisagreesDeg } = rotation
   const half = halfFromWitnesses(rotation.witnesses)
   const fromWitness = half.known === 'read' || half.known === 'proved' ? half.originDeg : undefined

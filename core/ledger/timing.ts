@@ -15,14 +15,22 @@ import { wrapToSigned } from '../units'
 import { sigmaOfDivision, type Zero } from '../zero'
 
 /** What one count in the ledger says against the sheet it is read with; undefined where no expected count is known. */
-export function verdictOfCount(sheet: BuildSheet, entry: Pick<EntryOf<'count'>, 'loopId' | 'run' | 'rule' | 'counted'>): CountVerdict | undefined {
+export function verdictOfCount(
+  sheet: BuildSheet,
+  entry: Pick<EntryOf<'count'>, 'loopId' | 'run' | 'rule' | 'counted'>,
+): CountVerdict | undefined {
   const loop = sheet.loops.find(({ id }) => id === entry.loopId)
   const marks = loop && countedMarks(sheet, loop, entry.run)
   if (!loop || !marks?.driven.teeth) return undefined
   const solved = solveLoop(sheet, loop)
   const expected = expectedCount(sheet, solved.ok ? solved.value : undefined, marks.from, marks.to)
   if (!expected) return undefined
-  const foundPitches = pitchesFromCount({ counted: entry.counted, rule: entry.rule, from: marks.fromSeat, to: marks.toSeat })
+  const foundPitches = pitchesFromCount({
+    counted: entry.counted,
+    rule: entry.rule,
+    from: marks.fromSeat,
+    to: marks.toSeat,
+  })
   const { ratio } = marks.shaft
   return judgeCount({ foundPitches, expected, run: entry.run, drivenTeeth: marks.driven.teeth.value, ratio })
 }
@@ -57,12 +65,18 @@ export function readTiming(readings: Readings): Record<string, Partial<Record<Ph
 }
 
 function witnessesOf(readings: Readings, shaftId: string, phase: Phase): TimingWitness[] {
-  return [fromCamMark(readings, shaftId, phase), fromEvents(readings, shaftId, phase), fromCount(readings, shaftId, phase)].filter(
-    (witness) => witness !== undefined,
-  )
+  return [
+    fromCamMark(readings, shaftId, phase),
+    fromEvents(readings, shaftId, phase),
+    fromCount(readings, shaftId, phase),
+  ].filter((witness) => witness !== undefined)
 }
 
-function fromCamMark({ sheet, zero, readToDeg, camMarks }: Readings, shaftId: string, phase: Phase): TimingWitness | undefined {
+function fromCamMark(
+  { sheet, zero, readToDeg, camMarks }: Readings,
+  shaftId: string,
+  phase: Phase,
+): TimingWitness | undefined {
   const entry = camMarks.findLast((one) => one.shaftId === shaftId && one.phase === phase)
   if (!entry || !zero) return undefined
   const latenessDeg = camMarkLateness({ wheelDeg: entry.wheelDeg, zero, poseDeg: sheet.referencePose.crankDeg.value })
@@ -72,10 +86,21 @@ function fromCamMark({ sheet, zero, readToDeg, camMarks }: Readings, shaftId: st
 
 /** Lateness of a cam from the crank's place when the cam's mark meets: read minus pose, crank degrees in (-180, 180]. A
  *  crank already past the pose means a late cam (handbook, trap A15). A whole turn out does not show: that is the half. */
-export const camMarkLateness = ({ wheelDeg, zero, poseDeg }: { wheelDeg: number; zero: Pick<Zero, 'wheelDeg'>; poseDeg: number }) =>
-  wrapToSigned(wheelDeg - zero.wheelDeg - poseDeg, 360)
+export const camMarkLateness = ({
+  wheelDeg,
+  zero,
+  poseDeg,
+}: {
+  wheelDeg: number
+  zero: Pick<Zero, 'wheelDeg'>
+  poseDeg: number
+}) => wrapToSigned(wheelDeg - zero.wheelDeg - poseDeg, 360)
 
-function fromEvents({ sheet, zero, readToDeg, valveEvents }: Readings, shaftId: string, phase: Phase): TimingWitness | undefined {
+function fromEvents(
+  { sheet, zero, readToDeg, valveEvents }: Readings,
+  shaftId: string,
+  phase: Phase,
+): TimingWitness | undefined {
   const entry = valveEvents.findLast(
     (one) => one.phase === phase && sheet.cams.some(({ id, shaftId: on }) => id === one.camId && on === shaftId),
   )
@@ -97,7 +122,8 @@ export function latenessOfEvents(
   const spec = cam && specOf(sheet, cam)
   if (spec?.opens === undefined || spec.closes === undefined) return undefined
   const liftMm = cam?.checkingLiftMm?.value
-  const mixed = entry.checkingLiftMm !== undefined && liftMm !== undefined && Math.abs(entry.checkingLiftMm - liftMm) > 0.01
+  const mixed =
+    entry.checkingLiftMm !== undefined && liftMm !== undefined && Math.abs(entry.checkingLiftMm - liftMm) > 0.01
   if (mixed) return undefined
   const read = { opensDeg: entry.opensWheelDeg - zero.wheelDeg, closesDeg: entry.closesWheelDeg - zero.wheelDeg }
   return eventLateness(read, { opens: spec.opens, closes: spec.closes })

@@ -61,7 +61,13 @@ export const entrySchema = z.discriminatedUnion('kind', [
     wheelDeg: wheelDegSchema.optional(),
   }),
   kind('witness', { cylinderId: idSchema, evidence: evidenceSchema, says: z.enum(['firing', 'overlap', 'undecided']) }),
-  kind('camMark', { shaftId: idSchema, markId: idSchema, phase: phaseSchema, approach: approachSchema, wheelDeg: wheelDegSchema }),
+  kind('camMark', {
+    shaftId: idSchema,
+    markId: idSchema,
+    phase: phaseSchema,
+    approach: approachSchema,
+    wheelDeg: wheelDegSchema,
+  }),
   kind('valveEvents', {
     camId: idSchema,
     phase: phaseSchema,

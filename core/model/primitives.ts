@@ -12,7 +12,12 @@ export const wordsSchema = z.string().max(MAX_TEXT)
 export const finiteSchema = z.number().min(-1e6).max(1e6)
 export const teethSchema = z.number().int().min(5).max(400)
 export const ratioSchema = z.strictObject({
-  num: z.number().int().min(-10_000).max(10_000).refine((n) => n !== 0),
+  num: z
+    .number()
+    .int()
+    .min(-10_000)
+    .max(10_000)
+    .refine((n) => n !== 0),
   den: z.number().int().min(1).max(10_000),
 })
 

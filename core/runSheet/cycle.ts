@@ -49,13 +49,22 @@ export function cycleEvents(sheet: BuildSheet): CycleEvent[] {
     ]
   })
   const { crankDeg: pose, cylinderId } = sheet.referencePose
-  return [...tdcs, ...valves, { kind: 'pose', atDeg: crankDeg(pose.value), cylinderId } as const].sort((a, b) => a.atDeg - b.atDeg)
+  return [...tdcs, ...valves, { kind: 'pose', atDeg: crankDeg(pose.value), cylinderId } as const].sort(
+    (a, b) => a.atDeg - b.atDeg,
+  )
 }
 
 /** The next thing the crank comes to, turning the running way from a place. */
-export function nextEvent(events: readonly CycleEvent[], fromDeg: number, cycleDeg: number): { event: CycleEvent; aheadDeg: number } | undefined {
+export function nextEvent(
+  events: readonly CycleEvent[],
+  fromDeg: number,
+  cycleDeg: number,
+): { event: CycleEvent; aheadDeg: number } | undefined {
   const ahead = events
     .map((event) => ({ event, aheadDeg: wrapToCycle(event.atDeg - fromDeg, cycleDeg) }))
     .filter(({ aheadDeg }) => aheadDeg > 0.25)
-  return ahead.reduce<(typeof ahead)[number] | undefined>((best, one) => (!best || one.aheadDeg < best.aheadDeg ? one : best), undefined)
+  return ahead.reduce<(typeof ahead)[number] | undefined>(
+    (best, one) => (!best || one.aheadDeg < best.aheadDeg ? one : best),
+    undefined,
+  )
 }

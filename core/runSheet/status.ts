@@ -20,7 +20,17 @@ export interface StepStatus {
 export const PROOF_TURN_DEG = 720
 
 /** How a step stands. A step that cannot be done on an engine that arrived with its chain off says so and is passed over. */
-export function statusOf({ step, sheet, job, state }: { step: Step; sheet: BuildSheet; job: Job; state: JobState }): StepStatus {
+export function statusOf({
+  step,
+  sheet,
+  job,
+  state,
+}: {
+  step: Step
+  sheet: BuildSheet
+  job: Job
+  state: JobState
+}): StepStatus {
   const hindrance = hindranceOf(step, job)
   if (hindrance) return { evidence: 'none', outcome: 'cannot', hindrance, reason: '' }
   const marked = state.steps[step.id]
@@ -40,7 +50,7 @@ const lash =
   (phase: 'found' | 'left'): Look =>
   ({ step, state }) => {
     const known = step.targetIds.filter((id) => state.lash[phase][id]).length
-    return known === 0 ? 'none' : known < step.targetIds.length ? 'part' : 'proved'
+    return known === 0 ? 'none' : known < step.targetIds.length ? 'read' : 'proved'
   }
 
 const timed =

@@ -24,7 +24,11 @@ export interface Step {
 
 /** The ordered steps of a job, from the build sheet: one per loop, camshaft and tensioner where the work is per part. */
 export function makeRunSheet(sheet: BuildSheet, _job: Job): Step[] {
-  const step = (kind: StepKind, ...targetIds: string[]): Step => ({ id: [kind, ...targetIds].join('-'), kind, targetIds })
+  const step = (kind: StepKind, ...targetIds: string[]): Step => ({
+    id: [kind, ...targetIds].join('-'),
+    kind,
+    targetIds,
+  })
   const camIds = sheet.cams.map(({ id }) => id)
   const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
   const tensioners = sheet.members.filter(({ kind }) => kind === 'tensioner')

@@ -49,14 +49,33 @@ export function inlineOneChain({ id, engineId, at, cylinders, guide, tensioner }
       ...(i === 0 ? { firingDeg: { value: 0, typed: '0', trust: 'measured' as const } } : {}),
     })),
     zeroCylinderId: cylinderId('1'),
-    referencePose: { event: 'firingTdc', cylinderId: cylinderId('1'), crankDeg: { value: 0, typed: '0', trust: 'unknown' } },
+    referencePose: {
+      event: 'firingTdc',
+      cylinderId: cylinderId('1'),
+      crankDeg: { value: 0, typed: '0', trust: 'unknown' },
+    },
     shafts: [
       { id: ids.crank, name: 'Crank', kind: 'crank', ratio: { num: 1, den: 1 }, position: { how: 'origin' } },
-      { id: ids.cam, name: 'Camshaft', kind: 'cam', ratio: { num: 1, den: 2 }, position: { how: 'polar', fromShaftId: ids.crank } },
+      {
+        id: ids.cam,
+        name: 'Camshaft',
+        kind: 'cam',
+        ratio: { num: 1, den: 2 },
+        position: { how: 'polar', fromShaftId: ids.crank },
+      },
     ],
     members: [
       { id: ids.crankSprocket, name: 'Crank sprocket', kind: 'sprocket', shaftId: ids.crank },
-      ...(guide ? [{ id: ids.guide, name: 'Guide', kind: 'guide' as const, position: { how: 'polar' as const, fromShaftId: ids.crank } }] : []),
+      ...(guide
+        ? [
+            {
+              id: ids.guide,
+              name: 'Guide',
+              kind: 'guide' as const,
+              position: { how: 'polar' as const, fromShaftId: ids.crank },
+            },
+          ]
+        : []),
       ...(tensioner ? [{ id: ids.tensioner, name: 'Tensioner', kind: 'tensioner' as const }] : []),
       { id: ids.camSprocket, name: 'Cam sprocket', kind: 'sprocket', shaftId: ids.cam },
     ],
@@ -86,7 +105,14 @@ export function inlineOneChain({ id, engineId, at, cylinders, guide, tensioner }
     ),
     marks: [
       { id: ids.crankMark, name: 'Crank mark', memberId: ids.crankSprocket, halfTeeth: 0, cutFor: 'pose', meets: '' },
-      { id: ids.camMark, name: 'Cam mark', memberId: ids.camSprocket, halfTeeth: 0, cutFor: 'pose', meets: 'its pointer' },
+      {
+        id: ids.camMark,
+        name: 'Cam mark',
+        memberId: ids.camSprocket,
+        halfTeeth: 0,
+        cutFor: 'pose',
+        meets: 'its pointer',
+      },
     ],
     witnesses: [
       { id: 'w-cam-mark', kind: 'camMark', targetId: ids.camMark },

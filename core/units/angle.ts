@@ -6,7 +6,10 @@ import { wrapTo360 } from './wrap'
 export type AngleError = NumberError | { readonly code: 'outOfRange'; readonly least: number; readonly most: number }
 
 /** Degrees as written: 27, 27.5°, 27 1/2, -3 deg. The range is inclusive at both ends. */
-export function parseDegrees(text: string, { least = -720, most = 720 }: { least?: number; most?: number } = {}): Result<number, AngleError> {
+export function parseDegrees(
+  text: string,
+  { least = -720, most = 720 }: { least?: number; most?: number } = {},
+): Result<number, AngleError> {
   const number = parseNumber(text.replace(/\s*(°|deg(rees?)?\.?)\s*$/i, ''))
   if (!number.ok) return number
   return number.value < least || number.value > most ? err({ code: 'outOfRange', least, most }) : number

@@ -43,4 +43,5 @@ export function parseQuantity<U extends string>(
   return ok({ value: number.value * found.worth, unit: found.unit, typed })
 }
 
-const worthOf = <U extends string>(units: readonly UnitName<U>[], unit: U) => units.find((name) => name.unit === unit)?.worth ?? NaN
+const worthOf = <U extends string>(units: readonly UnitName<U>[], unit: U) =>
+  units.find((name) => name.unit === unit)?.worth ?? NaN

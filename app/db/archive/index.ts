@@ -1,0 +1,2 @@
+export * from './writeArchive'
+export * from './readArchive'

@@ -1,0 +1,3 @@
+export * from './database'
+export * from './openWorkshop'
+export * from './migrations'

@@ -1,0 +1,157 @@
+import { INLINE_IDS as ids, inlineOneChain } from '@link-count/core/starters'
+import {
+  entrySchema,
+  type BuildSheet,
+  type Engine,
+  type Entry,
+  type EntryDraft,
+  type Job,
+  type Records,
+  type Trusted,
+} from '@link-count/core/model'
+import { parseDirection, parseLength } from '@link-count/core/units'
+import { demoJobs, type DemoJob } from './demoJobs'
+import { demoEngines, type DemoEngine } from './scenario'
+
+const STARTED = '2026-09-14T08:00:00.000Z'
+
+/** Turns the readable scenario into the records of a workshop: the same ones each time. */
+export function buildDemo(): Records {
+  const engines = demoEngines.map(({ id, name, description }, i): Engine => ({
+    id,
+    name,
+    description,
+    at: later(STARTED, i),
+  }))
+  const sheets = demoEngines.map(sheetOf)
+  const jobs = demoJobs.map(({ id, engineId, number, at, arrival, reason }): Job => ({
+    id,
+    engineId,
+    number,
+    at,
+    sheetId: `sheet-${engineId}`,
+    arrival,
+    reason,
+  }))
+  return { engines, sheets, jobs, entries: demoJobs.flatMap(entriesOf) }
+}
+
+const later = (iso: string, minutes: number) => new Date(Date.parse(iso) + minutes * 60_000).toISOString()
+
+function entriesOf(job: DemoJob): Entry[] {
+  const drafts: EntryDraft[] = job.says(demoEngines.find(({ id }) => id === job.engineId) as DemoEngine)
+  return drafts.map((draft, i) =>
+    entrySchema.parse({
+      conditions: [],
+      typed: [],
+      ...draft,
+      id: `${job.id}-${String(i + 1).padStart(3, '0')}`,
+      jobId: job.id,
+      sheetId: `sheet-${job.engineId}`,
+      device: 'd-bench',
+      counter: i + 1,
+      at: later(job.at, i * 4),
+      seenFrom: 'timing',
+    }),
+  )
+}
+
+function sheetOf(engine: DemoEngine): BuildSheet {
+  const base = inlineOneChain({
+    id: `sheet-${engine.id}`,
+    engineId: engine.id,
+    at: STARTED,
+    cylinders: engine.cylinders,
+    guide: engine.guide !== undefined,
+    tensioner: engine.tensioner,
+  })
+  const { guide } = engine
+  const teeth: Record<string, number> = { [ids.crankSprocket]: engine.crankTeeth, [ids.camSprocket]: engine.camTeeth }
+  const marks: Record<string, string | undefined> = { [ids.crankMark]: engine.crankMark, [ids.camMark]: engine.camMark }
+  return {
+    ...base,
+    sides: { timing: engine.sides[0], opposite: engine.sides[1] },
+    ...(engine.running ? { running: { value: engine.running, typed: engine.running, trust: 'measured' } } : {}),
+    interference: {
+      value: engine.interference,
+      typed: engine.interference,
+      trust: engine.interference === 'unknown' ? 'unknown' : 'manual',
+    },
+    fuel: engine.fuel,
+    starting: engine.starting,
+    ...lengths({ strokeMm: engine.stroke, rodMm: engine.rod, pinOffsetMm: engine.pinOffset }),
+    ...(engine.tolerance === undefined
+      ? {}
+      : { toleranceDeg: { value: engine.tolerance, typed: String(engine.tolerance), trust: 'manual' } }),
+    cylinders: base.cylinders.map((cylinder, i) => {
+      const deg = engine.firingDeg[i]
+      return deg === undefined
+        ? cylinder
+        : { ...cylinder, firingDeg: { value: deg, typed: String(deg), trust: i === 0 ? 'measured' : 'manual' } }
+    }),
+    shafts: base.shafts.map((shaft) =>
+      shaft.id === ids.cam ? { ...shaft, position: polar(engine.distance, engine.direction) } : shaft,
+    ),
+    members: base.members.map((member) => ({
+      ...member,
+      ...(teeth[member.id]
+        ? { teeth: { value: teeth[member.id] as number, typed: String(teeth[member.id]), trust: 'measured' as const } }
+        : {}),
+      ...(member.id === ids.tensioner ? lengths({ radiusMm: engine.tensionerRadius }) : {}),
+      ...(member.id === ids.guide && guide
+        ? { ...lengths({ radiusMm: guide.radius }), position: polar(guide.distance, guide.direction) }
+        : {}),
+    })),
+    loops: base.loops.map((loop) => ({
+      ...loop,
+      ...lengths({ pitchMm: engine.pitch }),
+      ...(engine.links
+        ? { pitches: { value: engine.links, typed: String(engine.links), trust: 'measured' as const } }
+        : {}),
+    })),
+    marks: base.marks.map((mark) => {
+      const text = marks[mark.id]
+      const meets = mark.id === ids.camMark ? engine.camMarkMeets : ''
+      return text === undefined
+        ? { ...mark, meets }
+        : { ...mark, meets, pointsAtDeg: trusted(text, read(parseDirection(text))) }
+    }),
+    cams: base.cams.map((cam) => {
+      const [opens, closes] = engine[cam.valve] ?? []
+      const lash = engine.lash?.[cam.valve === 'inlet' ? 0 : 1]
+      const deg = (value: number) => ({ value, typed: String(value), trust: 'manual' as const })
+      return {
+        ...cam,
+        ...(opens === undefined ? {} : { opensDeg: deg(opens) }),
+        ...(closes === undefined ? {} : { closesDeg: deg(closes) }),
+        ...lengths({ checkingLiftMm: engine.checkingLift, lashMm: lash }),
+      }
+    }),
+  }
+}
+
+const trusted = (typed: string, value: number): Trusted<number> => ({ value, typed, trust: 'measured' })
+
+function read(parsed: { ok: true; value: number } | { ok: false; error: unknown }): number {
+  if (!parsed.ok) throw new Error(`The demo has a figure that cannot be read: ${JSON.stringify(parsed.error)}`)
+  return parsed.value
+}
+
+function lengths<K extends string>(texts: Record<K, string | undefined>): { [P in K]?: Trusted<number> } {
+  const known = Object.entries<string | undefined>(texts).flatMap(([key, text]) => {
+    if (text === undefined) return []
+    const parsed = parseLength(text)
+    return [[key, trusted(text, read(parsed.ok ? { ok: true, value: parsed.value.value } : parsed))]]
+  })
+  return Object.fromEntries(known) as { [P in K]?: Trusted<number> }
+}
+
+function polar(distance: string | undefined, direction: string | undefined) {
+  const parts = lengths({ distanceMm: distance })
+  return {
+    how: 'polar' as const,
+    fromShaftId: ids.crank,
+    ...parts,
+    ...(direction === undefined ? {} : { directionDeg: trusted(direction, read(parseDirection(direction))) }),
+  }
+}

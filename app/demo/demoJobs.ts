@@ -1,0 +1,261 @@
+import { cautionsFor } from '@link-count/core/runSheet'
+import { INLINE_IDS as ids } from '@link-count/core/starters'
+import type { CountRule, EntryDraft, Phase } from '@link-count/core/model'
+import { parseLength } from '@link-count/core/units'
+import type { DemoEngine } from './scenario'
+
+export interface DemoJob {
+  readonly id: string
+  readonly engineId: string
+  readonly number: number
+  readonly at: string
+  readonly arrival: 'chainOn' | 'chainOff'
+  readonly reason: string
+  readonly says: (engine: DemoEngine) => EntryDraft[]
+}
+
+const CYL = 'cyl-1'
+
+const done = (...steps: string[]): EntryDraft[] =>
+  steps.map((target) => ({ kind: 'step', target, outcome: 'done', reason: '' }))
+
+const madeSafe = ({ starting, fuel }: DemoEngine): EntryDraft[] => [
+  ...cautionsFor({ starting, fuel }).map(({ id }): EntryDraft => ({ kind: 'tick', cautionId: id, ticked: true })),
+  ...done('makeSafe'),
+]
+
+/** Gaps as typed, inlet and exhaust of each cylinder in turn. */
+const lash = (phase: 'found' | 'left', texts: readonly string[]): EntryDraft[] => [
+  ...texts.map((text, i): EntryDraft => {
+    const parsed = parseLength(text)
+    if (!parsed.ok) throw new Error(`The demo has a gap that cannot be read: ${text}`)
+    const camId = `cam-${Math.floor(i / 2) + 1}-${i % 2 === 0 ? 'inlet' : 'exhaust'}`
+    return {
+      kind: 'lash',
+      camId,
+      phase,
+      gapMm: parsed.value.value,
+      conditions: ['cold'],
+      typed: [{ field: 'gap', text }],
+    }
+  }),
+  ...done(phase === 'found' ? 'lashFound' : 'lashLeft'),
+]
+
+const contacts = (firstDeg: number, secondDeg: number): EntryDraft => ({
+  kind: 'stopContacts',
+  cylinderId: CYL,
+  firstDeg,
+  secondDeg,
+  typed: [
+    { field: 'first', text: String(firstDeg) },
+    { field: 'second', text: String(secondDeg) },
+  ],
+})
+
+const stop = (change: 'in' | 'out'): EntryDraft => ({
+  kind: 'item',
+  itemId: `stop-${CYL}`,
+  item: 'stop',
+  where: 'cylinder 1',
+  change,
+})
+
+const zero = (readToDeg: number, ...pairs: [number, number][]): EntryDraft[] => [
+  { kind: 'degreeWheel', readToDeg, rises: 'running' },
+  ...pairs.flatMap(([first, second]) => [stop('in'), contacts(first, second), stop('out')]),
+  ...done(`trueTdc-${CYL}`),
+]
+
+const half = (wheelDeg: number, ...witnesses: ('thumb' | 'lobes')[]): EntryDraft[] => [
+  { kind: 'stands', place: 'tdc', cylinderId: CYL, wheelDeg },
+  ...witnesses.map((evidence): EntryDraft => ({ kind: 'witness', cylinderId: CYL, evidence, says: 'firing' })),
+  ...done(`whichTdc-${CYL}`),
+]
+
+const camMark = (phase: Phase, wheelDeg: number): EntryDraft => ({
+  kind: 'camMark',
+  shaftId: ids.cam,
+  markId: ids.camMark,
+  phase,
+  approach: 'running',
+  wheelDeg,
+  typed: [{ field: 'wheel', text: String(wheelDeg) }],
+})
+
+const count = (phase: Phase, counted: number, rule: CountRule = 'lastOnly'): EntryDraft => ({
+  kind: 'count',
+  loopId: ids.chain,
+  fromMarkId: ids.camMark,
+  toMarkId: ids.crankMark,
+  run: 'tight',
+  rule,
+  counted,
+  phase,
+  typed: [{ field: 'counted', text: String(counted) }],
+})
+
+const turned = (deg: number): EntryDraft => ({ kind: 'turned', deg, ended: 'onMark' })
+const atPose = (wheelDeg: number): EntryDraft => ({ kind: 'stands', place: 'pose', cylinderId: CYL, wheelDeg })
+const tensioner = (state: 'heldBack' | 'fitted' | 'released' | 'proven'): EntryDraft => ({
+  kind: 'tensioner',
+  memberId: ids.tensioner,
+  state,
+})
+const pin = (change: 'in' | 'out'): EntryDraft => ({
+  kind: 'item',
+  itemId: 'pin-tensioner',
+  item: 'tensionerPin',
+  where: '',
+  change,
+})
+const chainOff = (wheelDeg: number): EntryDraft[] => [
+  turned(720),
+  atPose(wheelDeg),
+  tensioner('heldBack'),
+  pin('in'),
+  { kind: 'loop', loopId: ids.chain, change: 'off' },
+  ...done(`poseChainOff-${ids.chain}`),
+]
+const camSet = (offDeg: number, text: string): EntryDraft[] => [
+  { kind: 'camSet', shaftId: ids.cam, offDeg, typed: [{ field: 'off', text }] },
+  ...done(`setCam-${ids.cam}`),
+]
+const chainOn: EntryDraft = { kind: 'loop', loopId: ids.chain, change: 'on' }
+
+export const demoJobs: readonly DemoJob[] = [
+  {
+    id: 'job-lifeboat-1',
+    engineId: 'lifeboat',
+    number: 1,
+    at: '2026-09-21T08:10:00.000Z',
+    arrival: 'chainOn',
+    reason: 'new chain before the winter',
+    says: (engine) => [
+      ...madeSafe(engine),
+      ...lash('found', ['.010 in', '.013 in', '.010 in', '.012 in', '.009 in', '.012 in', '.011 in', '.014 in']),
+      ...zero(0.5, [311.5, 26.5], [298, 40]),
+      ...half(349, 'thumb', 'lobes'),
+      camMark('found', 355.5),
+      count('found', 35),
+      ...done(`asFound-${ids.cam}`),
+      ...chainOff(349),
+      ...camSet(0, 'meets'),
+      chainOn,
+      count('set', 34),
+      { kind: 'moved', loopId: ids.chain, memberId: ids.camSprocket, teeth: 1 },
+      count('set', 35),
+      ...done(`chainOnCount-${ids.chain}`),
+      tensioner('fitted'),
+      pin('out'),
+      tensioner('released'),
+      tensioner('proven'),
+      ...done(`tensioner-${ids.tensioner}`),
+      turned(360),
+      turned(360),
+      camMark('left', 349.5),
+      count('left', 35),
+      ...done(`twoTurns-${ids.chain}`),
+      ...lash('left', ['.010 in', '.012 in', '.010 in', '.012 in', '.010 in', '.012 in', '.010 in', '.012 in']),
+      { kind: 'note', text: 'Old chain measured 0.6% long over twenty pitches and was thrown away.' },
+      { kind: 'close', role: 'fitter', reason: '' },
+    ],
+  },
+  {
+    id: 'job-tourer-1',
+    engineId: 'tourer',
+    number: 1,
+    at: '2026-10-05T13:00:00.000Z',
+    arrival: 'chainOn',
+    reason: 'flat on hills',
+    says: (engine) => [
+      ...madeSafe(engine),
+      ...lash('found', ['0.25 mm', '0.30 mm', '0.25 mm', '0.35 mm', '0.25 mm', '0.30 mm', '0.30 mm', '0.30 mm']),
+      ...zero(1, [322, 30]),
+      ...half(356, 'thumb', 'lobes'),
+      camMark('found', 0),
+      ...done(`asFound-${ids.cam}`),
+      ...[
+        `poseChainOff-${ids.chain}`,
+        `setCam-${ids.cam}`,
+        `chainOnCount-${ids.chain}`,
+        `tensioner-${ids.tensioner}`,
+      ].map((target): EntryDraft => ({
+        kind: 'step',
+        target,
+        outcome: 'skipped',
+        reason: 'chain stays on until a new one is here',
+      })),
+      turned(360),
+      turned(360),
+      camMark('left', 0.2),
+      {
+        kind: 'deviation',
+        shaftId: ids.cam,
+        latenessDeg: 4.2,
+        reason: 'worn chain, within half a tooth; a new one is ordered',
+      },
+      ...done(`twoTurns-${ids.chain}`),
+      ...lash('left', ['0.25 mm', '0.30 mm', '0.25 mm', '0.30 mm', '0.25 mm', '0.30 mm', '0.25 mm', '0.30 mm']),
+      { kind: 'close', role: 'volunteer', reason: '' },
+    ],
+  },
+  {
+    id: 'job-searchlight-1',
+    engineId: 'searchlight',
+    number: 1,
+    at: '2026-10-19T09:30:00.000Z',
+    arrival: 'chainOn',
+    reason: 'found in the store, nobody knows its state',
+    says: (engine) => [
+      ...madeSafe(engine),
+      ...lash('found', ['0.3 mm', '0.35 mm', '0.25 mm', '0.4 mm', '0.3 mm', '0.35 mm', '0.3 mm', '0.45 mm']),
+      ...zero(1, [54, 117]),
+      ...half(85.5, 'thumb'),
+      camMark('found', 91.5),
+      count('found', 22),
+      ...done(`asFound-${ids.cam}`),
+    ],
+  },
+  {
+    id: 'job-sidecar-1',
+    engineId: 'sidecar',
+    number: 1,
+    at: '2026-11-17T10:00:00.000Z',
+    arrival: 'chainOn',
+    reason: 'rattles at idle',
+    says: (engine) => [
+      ...madeSafe(engine),
+      ...lash('found', ['4 thou', '5 thou', '4 thou', '7 thou']),
+      ...zero(0.5, [18, 101.5], [9, 110.5]),
+      ...half(59.75, 'thumb', 'lobes'),
+      camMark('found', 63),
+      count('found', 41),
+      ...done(`asFound-${ids.cam}`),
+      ...chainOff(59.75),
+      { kind: 'item', itemId: 'rag-sump', item: 'rag', where: 'chain tunnel', change: 'in' },
+    ],
+  },
+  {
+    id: 'job-tractor-3',
+    engineId: 'tractor',
+    number: 3,
+    at: '2026-11-23T08:00:00.000Z',
+    arrival: 'chainOn',
+    reason: 'smokes under load since the chain was off',
+    says: (engine) => [
+      ...madeSafe(engine),
+      ...lash('found', ['.012 in', '.014 in', '.011 in', '.014 in', '.012 in', '.016 in']),
+      ...zero(0.5, [327.5, 39.5], [316, 51]),
+      ...half(3.5, 'thumb', 'lobes'),
+      camMark('found', 8.5),
+      count('found', 30),
+      ...done(`asFound-${ids.cam}`),
+      ...chainOff(3.5),
+      ...camSet(0, 'meets'),
+      { kind: 'item', itemId: 'rag-hole-2', item: 'rag', where: 'injector hole 2', change: 'in' },
+      chainOn,
+      count('set', 29),
+    ],
+  },
+]

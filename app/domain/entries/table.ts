@@ -1,0 +1,1 @@
+export const entryIndexes = 'id, jobId'

@@ -1,0 +1,120 @@
+import { Button } from '@mantine/core'
+import { useState } from 'react'
+import { Link, useParams } from 'react-router'
+import type { Engine } from '@link-count/core/model'
+import { newestSheet } from '../../domain/sheets'
+import { selectEngine, selectJobs, selectJobView, selectSheets } from '../../domain/views'
+import { changeSheet } from '../../domain/writes'
+import { useAppDispatch, useAppSelector } from '../../store'
+import { ChainProgress, pinState } from '../../ui/ChainProgress'
+import { PageHeader } from '../../ui/PageHeader'
+import { saveToFile } from '../../ui/saveToFile'
+import { useWorkshop } from '../../ui/WorkshopContext'
+import { formatDate, stepTitles } from '../../ui/wording'
+import { SheetEditorProvider } from './SheetEditor'
+import { CamsSection, CrankSection, CylindersSection, DriveSection, MarksSection, RunningSection } from './sections'
+import { DriveCheck } from './DriveCheck'
+import { StartJobDialog } from './StartJobDialog'
+import './engine.css'
+
+/** The build sheet, in the order a mechanic measures it; half filled it works, and says what each gap costs. */
+export default function EnginePage() {
+  const { engineId = '' } = useParams()
+  const engine = useAppSelector((state) => selectEngine(state, engineId))
+  if (!engine) return <p className="page-message">There is no such engine in this workshop.</p>
+  return <EngineSheet key={engineId} engine={engine} />
+}
+
+function EngineSheet({ engine }: { engine: Engine }) {
+  const dispatch = useAppDispatch()
+  const { now } = useWorkshop()
+  const versions = useAppSelector((state) => selectSheets(state, engine.id))
+  const sheet = newestSheet(versions)
+  const [starting, setStarting] = useState(false)
+  if (!sheet) return <p className="page-message">This engine has no build sheet.</p>
+  const editor = {
+    engineId: engine.id,
+    sheet,
+    apply: (change: Parameters<typeof changeSheet>[1]) => void dispatch(changeSheet(engine.id, change)),
+  }
+  return (
+    <SheetEditorProvider value={editor}>
+      <div className="engine">
+        <PageHeader crumbs={[{ words: engine.name }]}>
+          <Button variant="quiet" onClick={() => void dispatch(saveToFile(now(), engine.id))}>
+            Save<span className="wide">&nbsp;this engine to a file</span>
+          </Button>
+          <Button variant="filled" onClick={() => setStarting(true)}>
+            Start a job
+          </Button>
+        </PageHeader>
+        <main className="engine-main">
+          <div className="engine-sheet">
+            <div className="engine-title">
+              <h1>{engine.name}</h1>
+              <p className="soft">
+                {engine.description}
+                {engine.description ? ' · ' : ''}Build sheet {sheet.version}
+                {versions.length > 1 && `, ${versions.length - 1} older kept`}
+              </p>
+            </div>
+            <RunningSection />
+            <CrankSection />
+            <CylindersSection />
+            <DriveSection />
+            <MarksSection />
+            <CamsSection />
+          </div>
+          <aside className="engine-side" aria-label="Drive and jobs">
+            <DriveCheck />
+            <Jobs engine={engine} />
+          </aside>
+        </main>
+        {starting && <StartJobDialog engine={engine} sheet={sheet} onClose={() => setStarting(false)} />}
+      </div>
+    </SheetEditorProvider>
+  )
+}
+
+function Jobs({ engine }: { engine: Engine }) {
+  const jobs = useAppSelector((state) => selectJobs(state, engine.id))
+  return (
+    <section>
+      <h2>Jobs</h2>
+      {jobs.length === 0 && <p className="soft">None yet.</p>}
+      <ul className="plain jobs">
+        {jobs.map(({ id }) => (
+          <JobLine key={id} jobId={id} />
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+function JobLine({ jobId }: { jobId: string }) {
+  const { kind } = useWorkshop()
+  const view = useAppSelector((state) => selectJobView(state, jobId))
+  if (!view) return null
+  const { job, state, steps, inHand } = view
+  return (
+    <li>
+      <div>
+        <strong>Job {job.number}</strong> <span className="soft">{formatDate(job.at)}</span>
+        <p className="soft">{job.reason}</p>
+        <ChainProgress
+          pins={steps.map(({ step, status }) => ({
+            title: stepTitles[step.kind],
+            state: pinState(status, step === inHand && !state.closed),
+          }))}
+        />
+      </div>
+      <Link
+        className="button-link"
+        to={state.closed ? `/${kind}/job/${job.id}/card` : `/${kind}/job/${job.id}`}
+        aria-label={`${state.closed ? 'Card' : 'Go on'}, job ${job.number}`}
+      >
+        {state.closed ? 'Card' : 'Go on'}
+      </Link>
+    </li>
+  )
+}

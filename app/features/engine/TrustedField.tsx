@@ -1,0 +1,152 @@
+import { NativeSelect, TextInput } from '@mantine/core'
+import type { Trust, Trusted } from '@link-count/core/model'
+import type { Result } from '@link-count/core/result'
+import { parseDegrees, parseDirection, parseLength, type AngleError } from '@link-count/core/units'
+import { LengthInput, parseWhole, useDraft, useField, wholeWords } from '../../ui/fields'
+import { numberWords } from '../../ui/wording'
+import { useSheetEditor } from './SheetEditor'
+import type { SheetChange } from './sheetChanges'
+
+const trusts: { value: Trust; label: string }[] = [
+  { value: 'measured', label: 'measured' },
+  { value: 'manual', label: 'from the manual' },
+  { value: 'memory', label: 'from memory' },
+  { value: 'unknown', label: 'not known how' },
+]
+
+interface FieldProps {
+  readonly id: string
+  readonly label: string
+  readonly help?: string
+  readonly value: Trusted<number> | undefined
+  readonly change: (value: Trusted<number> | undefined) => SheetChange
+}
+
+function useTrusted({ id, value, change }: FieldProps) {
+  const { engineId, apply } = useSheetEditor()
+  const key = `sheet:${engineId}:${id}`
+  const trust = useDraft(`${key}:trust`)
+  const trustNow = (trust.text || value?.trust || 'measured') as Trust
+  const accept = (typed: string, number: number) =>
+    apply(change({ value: number, typed: typed.trim(), trust: trustNow }))
+  const clear = () => value && apply(change(undefined))
+  const setTrust = (next: Trust) => {
+    if (value) apply(change({ ...value, trust: next }))
+    else trust.setText(next)
+  }
+  return { key, trustNow, setTrust, accept, clear }
+}
+
+function TrustChoice({
+  label,
+  trustNow,
+  setTrust,
+}: {
+  label: string
+  trustNow: Trust
+  setTrust: (trust: Trust) => void
+}) {
+  return (
+    <NativeSelect
+      className="trust"
+      aria-label={`How far is it trusted: ${label}`}
+      value={trustNow}
+      onChange={(event) => setTrust(event.currentTarget.value as Trust)}
+      data={trusts}
+    />
+  )
+}
+
+/** A length on the build sheet: kept as typed, saved when it can be read, with how far it is trusted. */
+export function MmField(props: FieldProps & { readonly check?: (valueMm: number) => string | undefined }) {
+  const { key, trustNow, setTrust, accept, clear } = useTrusted(props)
+  const field = useField(key, parseLength, props.value?.typed ?? '')
+  const bad = field.value && props.check?.(field.value.value)
+  const leave = () => {
+    field.leave()
+    if (field.text.trim() === '') {
+      clear()
+      return field.drop()
+    }
+    if (!field.value || bad) return
+    if (field.value.typed !== props.value?.typed) accept(field.value.typed, field.value.value)
+    field.drop()
+  }
+  return (
+    <div className="trusted-field" onBlur={(event) => !event.currentTarget.contains(event.relatedTarget) && leave()}>
+      <LengthInput field={field} label={props.label} description={props.help} onEnter={leave} />
+      {bad && (
+        <p className="field-error" role="alert">
+          {bad}
+        </p>
+      )}
+      <TrustChoice label={props.label} trustNow={trustNow} setTrust={setTrust} />
+    </div>
+  )
+}
+
+function NumberField({
+  props,
+  parse,
+  words,
+  placeholder,
+}: {
+  props: FieldProps
+  parse: (text: string) => Result<number, AngleError>
+  words: (error: AngleError) => string
+  placeholder?: string | undefined
+}) {
+  const { key, trustNow, setTrust, accept, clear } = useTrusted(props)
+  const field = useField(key, parse, props.value?.typed ?? '')
+  const leave = () => {
+    field.leave()
+    if (field.text.trim() === '') {
+      clear()
+      return field.drop()
+    }
+    if (field.value === undefined) return
+    if (field.text.trim() !== props.value?.typed) accept(field.text, field.value)
+    field.drop()
+  }
+  return (
+    <div className="trusted-field">
+      <TextInput
+        label={props.label}
+        description={props.help}
+        inputWrapperOrder={['label', 'input', 'description', 'error']}
+        placeholder={placeholder}
+        value={field.text}
+        onChange={(event) => field.setText(event.currentTarget.value)}
+        onBlur={leave}
+        onKeyDown={(event) => event.key === 'Enter' && leave()}
+        error={field.error && words(field.error)}
+        maxLength={60}
+      />
+      <TrustChoice label={props.label} trustNow={trustNow} setTrust={setTrust} />
+    </div>
+  )
+}
+
+export const WholeField = ({
+  least,
+  most,
+  ...props
+}: FieldProps & { readonly least: number; readonly most: number }) => (
+  <NumberField props={props} parse={parseWhole(least, most)} words={wholeWords} />
+)
+export const DegField = ({ least, most, ...props }: FieldProps & { readonly least: number; readonly most: number }) => (
+  <NumberField
+    props={props}
+    parse={(text) => parseDegrees(text, { least, most })}
+    words={numberWords}
+    placeholder="0°"
+  />
+)
+export const DirectionField = (props: FieldProps) => (
+  <NumberField props={props} parse={parseDirection} words={directionWords} placeholder="1 o'clock, or 30" />
+)
+
+const directionWords = (error: AngleError) =>
+  error.code === 'notANumber'
+    ? 'Write it as a clock face, 1 o’clock or 1:30, or as degrees clockwise from straight up.'
+    : numberWords(error)

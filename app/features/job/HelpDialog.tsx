@@ -1,0 +1,35 @@
+import { Modal } from '@mantine/core'
+
+const keys: readonly [string, string][] = [
+  ['Space', 'counts a pin'],
+  ['Backspace', 'takes one back'],
+  ['← →', 'turn the drawn crank by 1° (with Shift 10°, with Ctrl 0.1°)'],
+  ['Home', 'brings the drawing to where the engine stands'],
+  ['F', 'looks from the other side'],
+  ['W', 'drive or degree wheel'],
+  ['B', 'bench mode: one number or instruction, full screen'],
+  ['L', 'the ledger'],
+  ['G', 'the next action of the step'],
+  ['U', 'strikes the last line of the ledger'],
+  ['?', 'this list'],
+]
+
+export function HelpDialog({ onClose }: { readonly onClose: () => void }) {
+  return (
+    <Modal opened onClose={onClose} title="Keys" centered size="lg" closeButtonProps={{ 'aria-label': 'Close' }}>
+      <dl className="keys">
+        {keys.map(([key, does]) => (
+          <div key={key}>
+            <dt>
+              <kbd>{key}</kbd>
+            </dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="soft">
+        Dragging or keys move the drawing. The engine moves in the ledger only when you say “I have turned it”.
+      </p>
+    </Modal>
+  )
+}

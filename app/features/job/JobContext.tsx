@@ -1,0 +1,23 @@
+import { createContext, useContext } from 'react'
+import type { EntryDraft } from '@link-count/core/model'
+import type { Side } from '@link-count/core/units'
+import type { JobView } from '../../domain/views'
+import type { DrawnCrank } from '../../store'
+
+/** What every part of the bench shares: the job as it stands, how to say something in its ledger, and the crank as drawn. */
+export interface Bench {
+  readonly view: JobView
+  readonly side: Side
+  readonly drawn: DrawnCrank
+  readonly say: (...drafts: EntryDraft[]) => Promise<void>
+  readonly showStep: (stepId: string | undefined) => void
+}
+
+const JobContext = createContext<Bench | undefined>(undefined)
+export const BenchProvider = JobContext.Provider
+
+export function useBench(): Bench {
+  const bench = useContext(JobContext)
+  if (!bench) throw new Error('Broken invariant: no bench here')
+  return bench
+}

@@ -1,0 +1,233 @@
+import { Button, SegmentedControl } from '@mantine/core'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useParams } from 'react-router'
+import { countedMarks } from '@link-count/core/drive'
+import { lastLive } from '@link-count/core/ledger'
+import type { CountRule, EntryDraft, EntryOf } from '@link-count/core/model'
+import { screenSlice } from '../../domain/screen'
+import { selectJobView, type JobView } from '../../domain/views'
+import { say as sayInJob } from '../../domain/writes'
+import { makeDrawnCrank, useAppDispatch, useAppSelector } from '../../store'
+import { ChainProgress, pinState } from '../../ui/ChainProgress'
+import { PageHeader } from '../../ui/PageHeader'
+import { gapCosts, loopWords, sideName, stepTitles } from '../../ui/wording'
+import { BenchMode } from './BenchMode'
+import { CrankReadout } from './bench/CrankReadout'
+import { DegreeWheel } from './bench/DegreeWheel'
+import { Face, type CountedOnFace } from './bench/Face'
+import { Strip } from './bench/Strip'
+import { firstPinFor, useScene } from './bench/useScene'
+import { countDraftKey, ruleDraftKey } from './countKeys'
+import { GuardBar } from './GuardBar'
+import { HelpDialog } from './HelpDialog'
+import { BenchProvider, useBench, type Bench } from './JobContext'
+import { LedgerDialog } from './LedgerDialog'
+import { NewerSheet } from './NewerSheet'
+import { SheetList } from './SheetList'
+import { StepPanel } from './steps/StepPanel'
+import { targetOfStep } from './turnPlan'
+import { TurnedDialog } from './TurnedDialog'
+import { TurnTo } from './TurnTo'
+import { useBenchKeys } from './useBenchKeys'
+import './job.css'
+
+/** The bench: the sheet, the living drawing, the strip, the guard. */
+export default function JobPage() {
+  const { jobId = '' } = useParams()
+  const view = useAppSelector((state) => selectJobView(state, jobId))
+  if (!view) return <p className="page-message">There is no such job in this workshop.</p>
+  return <JobBench key={jobId} view={view} />
+}
+
+function JobBench({ view }: { view: JobView }) {
+  const { job, sheet, state, steps, inHand } = view
+  const dispatch = useAppDispatch()
+  const screen = useAppSelector((root) => root.screen)
+  const [chosenId, setChosenId] = useState<string>()
+  const [dialog, setDialog] = useState<'ledger' | 'help'>()
+  const drawn = useMemo(() => makeDrawnCrank(), [])
+  const say = useCallback(
+    async (...drafts: EntryDraft[]) => void (await dispatch(sayInJob(job.id, drafts))),
+    [dispatch, job.id],
+  )
+  const shown = steps.find(({ step }) => step.id === chosenId) ?? steps.find(({ step }) => step === inHand)
+  const home = useCallback(
+    () => drawn.set(state.crank.deg ?? sheet.referencePose.crankDeg.value),
+    [drawn, state.crank.deg, sheet.referencePose.crankDeg.value],
+  )
+  useEffect(home, [home])
+  const panel = useRef<HTMLDivElement>(null)
+  const shownId = shown?.step.id
+  useEffect(() => panel.current?.scrollTo({ top: 0 }), [shownId])
+
+  const bench: Bench = { view, side: screen.side, drawn, say, showStep: setChosenId }
+  const counted = useCountedOnFace(view, shownId)
+  const { setBenchMode, flip, otherView } = useScreenActions()
+  useBenchKeys(drawn, sheet.cycleDeg, {
+    flip,
+    otherView,
+    home,
+    benchMode: () => setBenchMode(!screen.benchMode),
+    help: () => setDialog('help'),
+    ledger: () => setDialog('ledger'),
+    undo: () => {
+      const last = lastLive(view.entries)
+      if (last) void say({ kind: 'strike', targetId: last.id, reason: 'undone' })
+    },
+    leave: () => setBenchMode(false),
+  })
+  const at = steps.findIndex(({ step }) => step.id === shownId)
+  const target = shown && targetOfStep(shown.step, view)
+  return (
+    <BenchProvider value={bench}>
+      <div className="job">
+        <PageHeader
+          crumbs={[{ words: view.engine.name, to: `/engine/${view.engine.id}` }, { words: `Job ${job.number}` }]}
+        >
+          <Button variant="quiet" onClick={flip} className="side-button">
+            <span className="wide">Seen from </span>
+            <strong>{sideName(sheet, screen.side)}</strong> <span aria-hidden="true">⇄</span>
+          </Button>
+          <Button variant="quiet" onClick={() => setDialog('ledger')} className="wide">
+            Ledger
+          </Button>
+          <Button variant="quiet" onClick={() => setBenchMode(true)}>
+            Bench<span className="wide">&nbsp;mode</span>
+          </Button>
+          <Button variant="quiet" onClick={() => setDialog('help')} aria-label="Keys and help">
+            ?
+          </Button>
+        </PageHeader>
+        <main className="job-main">
+          <div className="sheet" ref={panel}>
+            <h1 className="unseen">
+              {view.engine.name}, job {job.number}
+            </h1>
+            <div className="phone-progress">
+              <ChainProgress
+                pins={steps.map(({ step, status }) => ({
+                  title: stepTitles[step.kind],
+                  state: pinState(status, step === inHand),
+                }))}
+              />
+              <details>
+                <summary>
+                  Step {at + 1} of {steps.length}
+                </summary>
+                <SheetList steps={steps} shown={shown?.step} />
+                <Button variant="quiet" onClick={() => setDialog('ledger')}>
+                  Ledger
+                </Button>
+              </details>
+            </div>
+            <div className="desk-steps">
+              <SheetList steps={steps.slice(0, at)} shown={shown?.step} />
+            </div>
+            <NewerSheet />
+            {shown && <StepPanel step={shown.step} status={shown.status} />}
+            <div className="desk-steps">
+              <SheetList steps={steps.slice(at + 1)} shown={shown?.step} />
+            </div>
+          </div>
+          <section className="bench" aria-label="Bench">
+            <Strip />
+            <div className="drawing">
+              <div className="drawing-words">
+                <CrankReadout />
+                {shown?.status.outcome === 'open' && target && <TurnTo target={target} />}
+                {!target && <TurnedButton />}
+              </div>
+              <SegmentedControl
+                className="view-choice"
+                aria-label="Drawing"
+                value={screen.view}
+                onChange={(value) => dispatch(screenSlice.actions.viewChosen(value as 'face'))}
+                data={[
+                  { value: 'face', label: 'Face' },
+                  { value: 'wheel', label: 'Wheel' },
+                ]}
+              />
+              {screen.view === 'face' ? <FaceOrGaps counted={counted} /> : <DegreeWheel />}
+            </div>
+          </section>
+        </main>
+        <GuardBar />
+        {dialog === 'ledger' && <LedgerDialog onClose={() => setDialog(undefined)} />}
+        {dialog === 'help' && <HelpDialog onClose={() => setDialog(undefined)} />}
+        {screen.benchMode && shown && (
+          <BenchMode step={shown.step} counting={counted?.live ?? false} onLeave={() => setBenchMode(false)} />
+        )}
+      </div>
+    </BenchProvider>
+  )
+}
+
+function useScreenActions() {
+  const dispatch = useAppDispatch()
+  const view = useAppSelector((root) => root.screen.view)
+  return {
+    setBenchMode: (on: boolean) => void dispatch(screenSlice.actions.benchModeSet(on)),
+    flip: () => void dispatch(screenSlice.actions.flipped()),
+    otherView: () => void dispatch(screenSlice.actions.viewChosen(view === 'face' ? 'wheel' : 'face')),
+  }
+}
+
+/** What the Face shows as counted: the live count of the step shown, else its written one. */
+function useCountedOnFace(
+  { job, sheet, state }: JobView,
+  stepId: string | undefined,
+): (CountedOnFace & { live: boolean }) | undefined {
+  const live = useAppSelector((root) => (stepId ? root.drafts[countDraftKey(job.id, stepId)] : undefined))
+  const ruleDraft = useAppSelector((root) => root.drafts[ruleDraftKey(job.id)])
+  const kind = stepId?.split('-')[0]
+  const phase =
+    kind === 'asFound' ? 'found' : kind === 'chainOnCount' ? 'set' : kind === 'twoTurns' ? 'left' : undefined
+  const written = phase && state.counts.findLast((one: EntryOf<'count'>) => one.phase === phase)
+  const loop = sheet.loops[0]
+  const marks = loop && countedMarks(sheet, loop, 'tight')
+  const n = live === undefined ? written?.counted : Number(live)
+  const isLive =
+    phase !== undefined && (live !== undefined || (!written && ruleDraft !== undefined && ruleDraft !== ''))
+  const rule = live === undefined && written ? written.rule : ((ruleDraft ?? written?.rule ?? '') as CountRule | '')
+  const first = marks ? firstPinFor(rule, marks.fromSeat) : undefined
+  return useMemo(
+    () => (phase && first && (n !== undefined || isLive) ? { n: n ?? 0, first, live: isLive } : undefined),
+    [phase, first, n, isLive],
+  )
+}
+
+/** For steps that do not bring the crank to one place: a turn can still be written down. */
+function TurnedButton() {
+  const [open, setOpen] = useState(false)
+  return (
+    <>
+      <Button variant="quiet" onClick={() => setOpen(true)}>
+        I have turned it
+      </Button>
+      {open && <TurnedDialog planned={undefined} onClose={() => setOpen(false)} />}
+    </>
+  )
+}
+
+function FaceOrGaps({ counted }: { counted: CountedOnFace | undefined }) {
+  const { view } = useBench()
+  const { scene, error } = useScene(view)
+  if (!scene) {
+    return (
+      <div className="no-face">
+        <p>{error ? loopWords(error, view.sheet) : 'The build sheet has no chain yet.'}</p>
+      </div>
+    )
+  }
+  return (
+    <>
+      <Face scene={scene} counted={counted} />
+      {scene.solved.gaps.length > 0 && (
+        <p className="gaps">
+          {scene.solved.drawn === 'schematic' && <strong>Not to scale. </strong>}
+          {scene.solved.gaps.map((gap) => gapCosts[gap]).join(' ')}
+        </p>
+      )}
+    </>
+  )
+}

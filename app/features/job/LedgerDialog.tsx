@@ -1,0 +1,113 @@
+import { Button, Modal, Textarea } from '@mantine/core'
+import { useRef, useState } from 'react'
+import { orderEntries } from '@link-count/core/ledger'
+import type { Entry } from '@link-count/core/model'
+import { addPicture } from '../../domain/writes'
+import { useAppDispatch } from '../../store'
+import { useDraft } from '../../ui/fields'
+import { formatDateTime } from '../../ui/wording'
+import { entryWords } from './entryWords'
+import { useBench } from './JobContext'
+import { LedgerPicture } from './LedgerPicture'
+
+/** The whole ledger, struck lines included; a line is struck or a strike taken back, never edited. */
+export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
+  const { view, say } = useBench()
+  const { state, entries, inHand, job } = view
+  const dispatch = useAppDispatch()
+  const note = useDraft(`${job.id}:note`)
+  const file = useRef<HTMLInputElement>(null)
+  const [refused, setRefused] = useState('')
+  const ordered = orderEntries(entries).toReversed()
+  const take = async (picked: File | undefined) => {
+    if (!picked) return
+    if (!['image/jpeg', 'image/png', 'image/webp'].includes(picked.type))
+      return setRefused('Pictures are kept as JPEG, PNG or WebP.')
+    if (picked.size > 30_000_000) return setRefused('That picture is over 30 MB; take a smaller one.')
+    setRefused('')
+    await dispatch(addPicture(job.id, picked, note.text.trim(), inHand?.id ?? 'card'))
+    note.drop()
+  }
+  return (
+    <Modal opened onClose={onClose} title="Ledger" size="xl" closeButtonProps={{ 'aria-label': 'Close' }}>
+      <div className="stack">
+        <Textarea
+          label="Note, or words for a picture"
+          value={note.text}
+          onChange={(event) => note.setText(event.currentTarget.value)}
+          autosize
+          minRows={2}
+          maxLength={4000}
+        />
+        <div className="row">
+          <Button
+            variant="default"
+            disabled={note.text.trim() === ''}
+            onClick={() => {
+              void say({ kind: 'note', text: note.text.trim() })
+              note.drop()
+            }}
+          >
+            Write the note
+          </Button>
+          <Button variant="quiet" onClick={() => file.current?.click()}>
+            Add a picture
+          </Button>
+          <input
+            ref={file}
+            type="file"
+            accept="image/jpeg,image/png,image/webp"
+            className="unseen"
+            tabIndex={-1}
+            aria-label="Picture"
+            onChange={(event) => void take(event.currentTarget.files?.[0])}
+          />
+        </div>
+        {refused && <p className="field-error">{refused}</p>}
+        <ol className="ledger">
+          {ordered.map((entry) => (
+            <LedgerLine
+              key={entry.id}
+              entry={entry}
+              struck={state.struck.has(entry.id)}
+              entries={entries}
+              onStrike={() => void say({ kind: 'strike', targetId: entry.id, reason: 'struck by hand' })}
+            />
+          ))}
+        </ol>
+        {ordered.length === 0 && <p className="soft">Nothing is written yet.</p>}
+      </div>
+    </Modal>
+  )
+}
+
+function LedgerLine({
+  entry,
+  struck,
+  entries,
+  onStrike,
+}: {
+  entry: Entry
+  struck: boolean
+  entries: readonly Entry[]
+  onStrike: () => void
+}) {
+  const { view } = useBench()
+  const typed = entry.typed
+    .map(({ text }) => text)
+    .filter(Boolean)
+    .join(', ')
+  return (
+    <li className={struck ? 'struck' : undefined}>
+      <span className="soft reading">{formatDateTime(entry.at)}</span>
+      <span>
+        {struck ? <del>{entryWords(entry, view.sheet, entries)}</del> : entryWords(entry, view.sheet, entries)}
+        {typed && <span className="soft"> (typed: {typed})</span>}
+        {entry.kind === 'picture' && <LedgerPicture pictureId={entry.pictureId} caption={entry.caption} />}
+      </span>
+      <button type="button" className="link" onClick={onStrike} disabled={struck}>
+        {struck ? 'Struck' : entry.kind === 'strike' ? 'Take back' : 'Strike'}
+      </button>
+    </li>
+  )
+}

@@ -1,0 +1,37 @@
+import { Button, NativeSelect, TextInput } from '@mantine/core'
+import type { ItemKind } from '@link-count/core/model'
+import { useDraft } from '../../ui/fields'
+import { itemWords } from '../../ui/wording'
+import { useBench } from './JobContext'
+
+/** Puts something on the register; it stays there until somebody says that it is out. */
+export function RegisterForm() {
+  const { view, say } = useBench()
+  const kind = useDraft(`${view.job.id}:register:kind`, 'rag')
+  const where = useDraft(`${view.job.id}:register:where`)
+  const add = () => {
+    const item = kind.text as ItemKind
+    void say({ kind: 'item', itemId: crypto.randomUUID(), item, where: where.text.trim(), change: 'in' })
+    where.drop()
+  }
+  return (
+    <div className="register-form">
+      <NativeSelect
+        label="Put on the register"
+        value={kind.text}
+        onChange={(event) => kind.setText(event.currentTarget.value)}
+        data={Object.entries(itemWords).map(([value, words]) => ({ value, label: `${words.name} ${words.in}` }))}
+      />
+      <TextInput
+        label="Where"
+        placeholder="plug hole 2"
+        maxLength={120}
+        value={where.text}
+        onChange={(event) => where.setText(event.currentTarget.value)}
+      />
+      <Button variant="default" onClick={add}>
+        It is so
+      </Button>
+    </div>
+  )
+}

@@ -1,0 +1,99 @@
+import { Button, Modal, SegmentedControl } from '@mantine/core'
+import { useState } from 'react'
+import { fixed } from '@link-count/core/units'
+import { DegreesInput, useDegreesField, useWheelField } from '../../ui/fields'
+import { handWords, reasonWords, sideName } from '../../ui/wording'
+import { useBench } from './JobContext'
+import { wheelFromTyped } from '../../ui/job'
+
+/** Moves the engine in the ledger: how far, which way, how it ended, and what the wheel then reads. */
+export function TurnedDialog({
+  planned,
+  onClose,
+}: {
+  readonly planned: number | undefined
+  readonly onClose: () => void
+}) {
+  const { view, side, say } = useBench()
+  const { sheet, state, job, guard } = view
+  const degrees = useDegreesField(
+    `${job.id}:turned:deg`,
+    { least: 0, most: 3600 },
+    planned === undefined ? '' : fixed(Math.abs(planned), 1),
+  )
+  const wheel = useWheelField(`${job.id}:turned:wheel`)
+  const [way, setWay] = useState<'on' | 'back'>((planned ?? 1) < 0 ? 'back' : 'on')
+  const [ended, setEnded] = useState<'onMark' | 'short' | 'past'>('onMark')
+  const canRead = state.zero !== undefined
+  const held = guard.verdict === 'doNotTurn' || guard.verdict === 'unknown'
+  const accept = () => {
+    degrees.ask()
+    const wheelBad = canRead && wheel.text.trim() !== '' && wheel.value === undefined
+    if (wheelBad) wheel.ask()
+    if (degrees.value === undefined || wheelBad) return
+    const wheelDeg = canRead ? wheelFromTyped(wheel.value, state) : undefined
+    void say({
+      kind: 'turned',
+      deg: way === 'on' ? degrees.value : -degrees.value,
+      ended,
+      ...(wheelDeg === undefined ? {} : { wheelDeg }),
+      typed: [
+        { field: 'degrees', text: degrees.text },
+        { field: 'wheel', text: wheel.text },
+      ],
+    })
+    degrees.drop()
+    wheel.drop()
+    onClose()
+  }
+  return (
+    <Modal
+      opened
+      onClose={onClose}
+      title="I have turned it"
+      centered
+      size="md"
+      closeButtonProps={{ 'aria-label': 'Close' }}
+    >
+      <div className="stack">
+        {held && (
+          <p className="warn">
+            The guard says do not turn: {guard.reasons[0] ? reasonWords(guard.reasons[0], sheet).why.toLowerCase() : ''}
+            . Write it down only if it has moved all the same.
+          </p>
+        )}
+        <DegreesInput field={degrees} label="Degrees of the crank" placeholder="360" onEnter={accept} />
+        <SegmentedControl
+          aria-label={`Which way, seen from the ${sideName(sheet, side)}`}
+          value={way}
+          onChange={(value) => setWay(value as 'on' | 'back')}
+          data={[
+            { value: 'on', label: `${handWords(1, sheet, side)} (running)` },
+            { value: 'back', label: handWords(-1, sheet, side) },
+          ]}
+        />
+        <SegmentedControl
+          aria-label="How it ended"
+          value={ended}
+          onChange={(value) => setEnded(value as 'onMark')}
+          data={[
+            { value: 'onMark', label: 'On the mark' },
+            { value: 'short', label: 'Short of it' },
+            { value: 'past', label: 'Past it' },
+          ]}
+        />
+        {canRead && (
+          <DegreesInput
+            field={wheel}
+            label="The degree wheel now reads"
+            description="If you can see it: it puts the reckoning right."
+            onEnter={accept}
+          />
+        )}
+        <Button variant="filled" onClick={accept}>
+          Write it down
+        </Button>
+      </div>
+    </Modal>
+  )
+}

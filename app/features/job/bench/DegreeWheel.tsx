@@ -1,0 +1,97 @@
+import { useEffect, useRef } from 'react'
+import { formatDeg, wrapTo360 } from '@link-count/core/units'
+import { useSize } from '../../../ui/face'
+import { useBench } from '../JobContext'
+import { wheelAsSeen, wheelFromTyped } from '../../../ui/job'
+
+/** The degree wheel as it hangs on the crank: the contacts, the middle between them, the zero with its ±. It turns with the drawn
+ *  crank under a fixed pointer, once a zero says how. */
+export function DegreeWheel() {
+  const { view, side, drawn } = useBench()
+  const { state, sheet } = view
+  const { ref, width, height } = useSize()
+  const disc = useRef<SVGGElement>(null)
+  const r = Math.max(60, Math.min(width, height) / 2 - 46)
+  const zeroDeg = state.zero?.wheelDeg ?? 0
+  // Seen from the side stood at, running turns the disc one way; numbers that rise as it runs go the other way round it.
+  const runs = (sheet.running?.value ?? 'clockwise') === 'clockwise' ? 1 : -1
+  const turn = runs * (side === 'timing' ? 1 : -1)
+  const onDisc = (normalDeg: number) => -turn * normalDeg
+
+  useEffect(() => {
+    const draw = () => {
+      const reading = zeroDeg + drawn.get()
+      disc.current?.setAttribute('transform', `rotate(${turn * reading})`)
+    }
+    draw()
+    return drawn.subscribe(draw)
+  }, [drawn, zeroDeg, turn])
+
+  const contacts = state.live.findLast((entry) => entry.kind === 'stopContacts')
+  const ticks = Array.from({ length: 72 }, (_, i) => i * 5)
+  const at = (normalDeg: number) => `rotate(${onDisc(normalDeg)})`
+  return (
+    <div ref={ref} className="degree-wheel">
+      <svg
+        width={width}
+        height={height}
+        role="img"
+        aria-label={
+          state.zero
+            ? `Degree wheel, zero at ${formatDeg(wheelAsSeen(zeroDeg, state), 2)}`
+            : 'Degree wheel, zero not found yet'
+        }
+      >
+        <g transform={`translate(${width / 2} ${height / 2 + 10})`}>
+          <g ref={disc}>
+            <circle r={r} className="wheel-disc" />
+            {ticks.map((deg) => {
+              const normal = wheelFromTyped(deg, state)
+              return (
+                <g key={deg} transform={at(normal)}>
+                  <path d={`M0 ${-r}V${-r + (deg % 30 === 0 ? 16 : deg % 10 === 0 ? 11 : 6)}`} className="wheel-tick" />
+                  {deg % 30 === 0 && (
+                    <text y={-r + 32} textAnchor="middle" className="wheel-number">
+                      {deg}
+                    </text>
+                  )}
+                </g>
+              )
+            })}
+            {contacts?.kind === 'stopContacts' &&
+              [contacts.firstDeg, contacts.secondDeg].map((deg, i) => (
+                <g key={i} transform={at(deg)}>
+                  <path d={`M0 0V${-r}`} className="contact-line" />
+                  <text y={-r * 0.52} x="6" className="contact-words" transform={`rotate(-90 0 ${-r * 0.52})`}>
+                    {i === 0 ? 'contact' : 'contact back'} {formatDeg(wheelAsSeen(wrapTo360(deg), state), 1)}
+                  </text>
+                </g>
+              ))}
+            {state.zero && (
+              <g transform={at(state.zero.wheelDeg)}>
+                <path d={wedge(r, Math.max(0.4, 2 * state.zero.sigmaDeg))} className="zero-wedge" />
+                <path
+                  d={`M0 ${-r * 0.3}V${-r - 4}`}
+                  className={state.zero.proved ? 'zero-line proved-line' : 'zero-line'}
+                />
+                <text y={-r * 0.36} textAnchor="middle" className="zero-words">
+                  TDC
+                </text>
+              </g>
+            )}
+            <circle r="7" className="wheel-hub" />
+          </g>
+          <path d={`M0 ${-r - 3}l-9 -20h18z`} className="pointer" />
+          <text y={-r - 28} textAnchor="middle" className="wheel-number">
+            pointer
+          </text>
+        </g>
+      </svg>
+    </div>
+  )
+}
+
+function wedge(r: number, halfDeg: number): string {
+  const [x, y] = [r * Math.sin((halfDeg * Math.PI) / 180), -r * Math.cos((halfDeg * Math.PI) / 180)]
+  return `M0 0L${-x} ${y}A${r} ${r} 0 0 1 ${x} ${y}z`
+}

@@ -1,0 +1,109 @@
+import { useEffect, useRef } from 'react'
+import { cycleEvents, strokesOf } from '@link-count/core/runSheet'
+import { fixed } from '@link-count/core/units'
+import { turnWords } from '../../../ui/wording'
+import { useBench } from '../JobContext'
+import { eventWords, nextThing } from '../turnPlan'
+
+const short = { inlet: { opens: 'IO', closes: 'IC' }, exhaust: { opens: 'EO', closes: 'EC' } }
+
+/** The ribbon of one whole cycle: strokes of each cylinder, events of the zero cylinder, where the crank is drawn and where the ledger
+ *  has it, and how far it is to the next thing. */
+export function Strip() {
+  const { view, side, drawn } = useBench()
+  const { sheet, state } = view
+  const line = useRef<HTMLDivElement>(null)
+  const rows = useRef<HTMLDivElement>(null)
+  const { cycleDeg } = sheet
+  useEffect(() => {
+    const draw = () => {
+      if (line.current) line.current.style.left = `${(drawn.get() / cycleDeg) * 100}%`
+    }
+    draw()
+    return drawn.subscribe(draw)
+  }, [drawn, cycleDeg])
+  const order = [...sheet.cylinders].sort((a, b) => (a.firingDeg?.value ?? Infinity) - (b.firingDeg?.value ?? Infinity))
+  const events = cycleEvents(sheet).filter(
+    ({ kind, cylinderId }) => (kind === 'opens' || kind === 'closes') && cylinderId === sheet.zeroCylinderId,
+  )
+  const next = nextThing(view)
+  const share = (deg: number) => `${(deg / cycleDeg) * 100}%`
+  const moveTo = (clientX: number) => {
+    const box = rows.current?.getBoundingClientRect()
+    if (box) drawn.set(Math.max(0, Math.min(cycleDeg - 0.1, ((clientX - box.left) / box.width) * cycleDeg)))
+  }
+  return (
+    <div className="strip">
+      <div className="strip-names" aria-hidden="true">
+        <span className="strip-events-row" />
+        {order.map(({ id, name }) => (
+          <span key={id}>{name}</span>
+        ))}
+      </div>
+      <div
+        ref={rows}
+        className="strip-rows"
+        onPointerDown={(event) => {
+          event.currentTarget.setPointerCapture(event.pointerId)
+          moveTo(event.clientX)
+        }}
+        onPointerMove={(event) => event.buttons === 1 && moveTo(event.clientX)}
+      >
+        <div className="strip-events-row" aria-hidden="true">
+          {events.map((event) => (
+            <span key={`${event.kind}${event.valve}`} className="strip-event" style={{ left: share(event.atDeg) }}>
+              ▾ {event.valve && short[event.valve][event.kind as 'opens']}
+            </span>
+          ))}
+        </div>
+        {order.map(({ id, name }) => {
+          const spans = strokesOf(sheet, id)
+          return (
+            <div
+              key={id}
+              className="strip-row"
+              role="img"
+              aria-label={`Cylinder ${name}: ${spans.map(({ stroke, fromDeg, toDeg }) => `${stroke} ${fixed(fromDeg, 0)} to ${fixed(toDeg, 0)}`).join(', ') || 'firing TDC not known'}`}
+            >
+              {spans.length === 0 && <span className="stroke unknown-stroke">firing TDC of {name} not known</span>}
+              {spans.map(({ stroke, fromDeg, toDeg }) => (
+                <span
+                  key={fromDeg}
+                  className={`stroke ${stroke}`}
+                  style={{ left: share(fromDeg), width: share(toDeg - fromDeg) }}
+                >
+                  {toDeg - fromDeg > 60 ? stroke : ''}
+                </span>
+              ))}
+            </div>
+          )
+        })}
+        <div className="strip-scale" aria-hidden="true">
+          {Array.from({ length: 9 }, (_, i) => (cycleDeg / 8) * i).map((deg) => (
+            <span key={deg} style={{ left: share(deg) }}>
+              {deg}
+            </span>
+          ))}
+        </div>
+        {state.crank.deg !== undefined && (
+          <div
+            className="strip-engine"
+            style={{ left: share(state.crank.deg) }}
+            title="The engine's crank, by the ledger"
+            aria-hidden="true"
+          />
+        )}
+        <div ref={line} className="strip-line" aria-hidden="true" />
+      </div>
+      <p className="strip-next">
+        {next ? (
+          <>
+            Next: <strong>{eventWords(next.event, view)}</strong>, {turnWords(next.aheadDeg, sheet, side)}
+          </>
+        ) : (
+          'Where the crank stands on the cycle is not known yet.'
+        )}
+      </p>
+    </div>
+  )
+}

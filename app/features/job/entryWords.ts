@@ -1,0 +1,86 @@
+import { cautionsFor } from '@link-count/core/runSheet'
+import type { BuildSheet, Entry } from '@link-count/core/model'
+import { fixed, formatDeg, formatLateness, formatMm } from '@link-count/core/units'
+import { cautionWords, itemSentence, itemWords, stepTitles } from '../../ui/wording'
+
+const phases = { found: 'as found', set: 'as set', left: 'as left' }
+const evidence = {
+  thumb: 'thumb on the hole',
+  lobes: 'own valves',
+  rocking: 'rocking',
+  companionRocking: 'companion cylinder',
+}
+const tensioner = { heldBack: 'held back', fitted: 'fitted, held back', released: 'released', proven: 'felt to push' }
+
+/** One line of the ledger in words. */
+export function entryWords(entry: Entry, sheet: BuildSheet, entries: readonly Entry[]): string {
+  const nameOf = (list: readonly { id: string; name: string }[], id: string) =>
+    list.find((one) => one.id === id)?.name ?? id
+  switch (entry.kind) {
+    case 'strike': {
+      const target = entries.find(({ id }) => id === entry.targetId)
+      return `Struck: ${
+        target
+          ? entryWords(
+              target,
+              sheet,
+              entries.filter(({ id }) => id !== entry.id),
+            )
+          : entry.targetId
+      }`
+    }
+    case 'tick': {
+      const caution = cautionsFor(sheet).find(({ id }) => id === entry.cautionId)
+      return `${entry.ticked ? 'Ticked' : 'Unticked'}: ${caution ? cautionWords[caution.id] : entry.cautionId}`
+    }
+    case 'step': {
+      const kind = entry.target.split('-')[0] as keyof typeof stepTitles
+      const outcome = { done: 'done', skipped: 'passed over', reopened: 'opened again' }[entry.outcome]
+      return `${stepTitles[kind] ?? entry.target}: ${outcome}${entry.reason ? `, ${entry.reason}` : ''}`
+    }
+    case 'item':
+      return entry.change === 'in'
+        ? itemSentence(entry.item, entry.where)
+        : `${itemWords[entry.item].takeOut}${entry.where ? `: ${entry.where}` : ''}`
+    case 'loop':
+      return `${nameOf(sheet.loops, entry.loopId)} ${entry.change}`
+    case 'tensioner':
+      return `${nameOf(sheet.members, entry.memberId)} ${tensioner[entry.state]}`
+    case 'degreeWheel':
+      return `Degree wheel fitted, read to ${entry.readToDeg}°`
+    case 'stopContacts':
+      return `Stop contacts at ${formatDeg(entry.firstDeg, 2)} and ${formatDeg(entry.secondDeg, 2)}, cylinder ${nameOf(sheet.cylinders, entry.cylinderId)}`
+    case 'factoryMark':
+      return `Factory mark at wheel ${formatDeg(entry.wheelDeg, 2)}`
+    case 'stands':
+      return entry.place === 'pose'
+        ? 'Stands at the reference pose'
+        : `Stands at TDC of cylinder ${nameOf(sheet.cylinders, entry.cylinderId)}`
+    case 'turned':
+      return `Turned ${fixed(entry.deg, 1)}°${entry.deg < 0 ? ' (back)' : ''}, ${{ onMark: 'on the mark', short: 'short of it', past: 'past it' }[entry.ended]}${entry.wheelDeg === undefined ? '' : `, wheel ${formatDeg(entry.wheelDeg, 1)}`}`
+    case 'witness':
+      return `Witness, ${evidence[entry.evidence]}: ${entry.says}`
+    case 'camMark':
+      return `Cam mark ${phases[entry.phase]}, wheel ${formatDeg(entry.wheelDeg, 2)}${entry.approach === 'against' ? ', came to it backwards' : ''}`
+    case 'valveEvents':
+      return `${nameOf(sheet.cams, entry.camId)} ${phases[entry.phase]}: opens at wheel ${formatDeg(entry.opensWheelDeg, 1)}, closes at ${formatDeg(entry.closesWheelDeg, 1)}`
+    case 'lash':
+      return `Lash ${phases[entry.phase]}, ${nameOf(sheet.cams, entry.camId)}: ${formatMm(entry.gapMm)}`
+    case 'count':
+      return `Counted ${phases[entry.phase]} on the ${entry.run} run: ${entry.counted}`
+    case 'moved':
+      return `Chain laid ${Math.abs(entry.teeth)} ${Math.abs(entry.teeth) === 1 ? 'tooth' : 'teeth'} ${entry.teeth > 0 ? 'further with' : 'back against'} the running direction`
+    case 'camSet':
+      return `${nameOf(sheet.shafts, entry.shaftId)} set: ${entry.offDeg === 0 ? 'meets its mark' : formatLateness(entry.offDeg)}`
+    case 'deviation':
+      return `Left ${formatLateness(entry.latenessDeg)} on purpose: ${entry.reason}`
+    case 'note':
+      return entry.text
+    case 'picture':
+      return `Picture${entry.caption ? `: ${entry.caption}` : ''}`
+    case 'sheet':
+      return 'Went on with a newer build sheet'
+    case 'close':
+      return `Closed, signed: ${entry.role}${entry.reason ? `, ${entry.reason}` : ''}`
+  }
+}

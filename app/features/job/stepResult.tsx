@@ -1,0 +1,70 @@
+import type { ReactNode } from 'react'
+import { cautionsFor, type Step, type StepStatus } from '@link-count/core/runSheet'
+import { fixed, formatLateness } from '@link-count/core/units'
+import type { JobView } from '../../domain/views'
+import { formatClock } from '../../ui/wording'
+import { wheelAsSeen } from '../../ui/job'
+
+/** A step's result on one line. */
+export function stepResult(step: Step, status: StepStatus, view: JobView): ReactNode {
+  const { state, sheet } = view
+  if (status.outcome === 'cannot') return 'cannot be done'
+  if (status.outcome === 'skipped') return 'passed over'
+  const shaftId = step.targetIds[0] ?? ''
+  switch (step.kind) {
+    case 'makeSafe': {
+      const all = cautionsFor(sheet)
+      return `${all.filter(({ id }) => state.ticked.has(id)).length} of ${all.length} ticked`
+    }
+    case 'lashFound':
+    case 'lashLeft': {
+      const n = Object.keys(state.lash[step.kind === 'lashFound' ? 'found' : 'left']).length
+      return n === 0 ? '' : `${n} of ${step.targetIds.length} valves`
+    }
+    case 'trueTdc':
+      return state.zero
+        ? `wheel ${fixed(wheelAsSeen(state.zero.wheelDeg, state), 1)}° ± ${fixed(2 * state.zero.sigmaDeg, 2)}°`
+        : ''
+    case 'whichTdc':
+      if (state.half.known === 'proved') return <span className="proved">proved</span>
+      return state.half.known === 'unknown' ? '' : state.half.known === 'conflict' ? 'conflict' : 'one witness'
+    case 'asFound':
+    case 'twoTurns': {
+      const camshaft = step.kind === 'asFound' ? shaftId : (sheet.shafts.find(({ kind }) => kind === 'cam')?.id ?? '')
+      const timing = state.timing[camshaft]?.[step.kind === 'asFound' ? 'found' : 'left']
+      if (!timing) return ''
+      return timing.proved ? (
+        <span className="proved">{formatLateness(timing.latenessDeg)}</span>
+      ) : (
+        formatLateness(timing.latenessDeg)
+      )
+    }
+    case 'poseChainOff': {
+      const off = state.live.findLast((entry) => entry.kind === 'loop' && entry.change === 'off')
+      return off ? formatClock(off.at) : ''
+    }
+    case 'setCam': {
+      const set = state.camSet[shaftId]
+      return set
+        ? set.offDeg === 0
+          ? 'meets'
+          : `${fixed(Math.abs(set.offDeg), 1)}° ${set.offDeg > 0 ? 'late' : 'early'}`
+        : ''
+    }
+    case 'chainOnCount': {
+      const count = state.counts.findLast((one) => one.phase === 'set')
+      return count ? `${count.counted} counted` : ''
+    }
+    case 'tensioner':
+      return {
+        proven: 'felt to push',
+        released: 'released',
+        fitted: 'held',
+        heldBack: 'held',
+        asArrived: '',
+        out: 'out',
+      }[state.tensioners[shaftId] ?? 'out']
+    case 'card':
+      return state.closed ? 'signed' : ''
+  }
+}

@@ -1,0 +1,140 @@
+import { Button, Textarea, TextInput } from '@mantine/core'
+import { Link } from 'react-router'
+import { countedMarks, markSeat, pitchesFromCount } from '@link-count/core/drive'
+import type { EntryOf } from '@link-count/core/model'
+import type { Step } from '@link-count/core/runSheet'
+import { changeSheet } from '../../../domain/writes'
+import { useAppDispatch } from '../../../store'
+import { useDraft } from '../../../ui/fields'
+import { itemSentence } from '../../../ui/wording'
+import { useBench } from '../JobContext'
+import { unprovedOf } from '../../../ui/job'
+
+/** What is still in or unproved, the keeping of what was found out, and the signature. */
+export function CardStep({ step }: { readonly step: Step }) {
+  const { view, say } = useBench()
+  const { state, job } = view
+  const role = useDraft(`${job.id}:${step.id}:role`)
+  const reason = useDraft(`${job.id}:${step.id}:reason`)
+  const inside = state.register
+  const unproved = unprovedOf(view)
+  const cardLink = (
+    <Link className="button-link" to="card">
+      Look at the card
+    </Link>
+  )
+  if (state.closed) {
+    return (
+      <div className="stack">
+        <p className="result">Closed and signed: {state.closed.role}.</p>
+        {cardLink}
+      </div>
+    )
+  }
+  const held = inside.length > 0 && reason.text.trim() === ''
+  return (
+    <div className="stack">
+      {inside.length > 0 && (
+        <div className="warn" role="alert">
+          <strong>Still in, out or loose:</strong>
+          <ul>
+            {inside.map(({ itemId, item, where }) => (
+              <li key={itemId}>{itemSentence(item, where)}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {unproved.length > 0 ? (
+        <div>
+          <strong>The card will say that this is not proved:</strong>
+          <ul>
+            {unproved.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+        </div>
+      ) : (
+        <p>
+          Everything on the card is <span className="proved">proved</span>.
+        </p>
+      )}
+      <KeepCount />
+      {cardLink}
+      {inside.length > 0 && (
+        <Textarea
+          label="Closed with that still so, because"
+          value={reason.text}
+          onChange={(event) => reason.setText(event.currentTarget.value)}
+          autosize
+          minRows={2}
+        />
+      )}
+      <TextInput
+        label="Signed, in the role of"
+        placeholder="fitter, owner, helper"
+        value={role.text}
+        onChange={(event) => role.setText(event.currentTarget.value)}
+        maxLength={80}
+      />
+      <Button
+        variant="filled"
+        disabled={role.text.trim() === '' || held}
+        onClick={() => {
+          void say({ kind: 'close', role: role.text.trim(), reason: reason.text.trim(), stepId: step.id })
+          role.drop()
+          reason.drop()
+        }}
+      >
+        Sign and close the job
+      </Button>
+      {held && <p className="soft">It can be closed when the register is empty, or with the reason written.</p>}
+    </div>
+  )
+}
+
+/** The count that proved right goes to the build sheet as a measured one, in a new version. */
+function KeepCount() {
+  const { view, say } = useBench()
+  const dispatch = useAppDispatch()
+  const { sheet, state, engine } = view
+  const count = state.counts.findLast((one): one is EntryOf<'count'> => one.phase === 'left')
+  const loop = sheet.loops.find(({ id }) => id === count?.loopId)
+  const marks = loop && countedMarks(sheet, loop, 'tight')
+  if (!count || !loop || !marks) return null
+  const pitches = pitchesFromCount({
+    counted: count.counted,
+    rule: count.rule,
+    from: markSeat(marks.from),
+    to: markSeat(marks.to),
+  })
+  if (
+    sheet.counts.some(
+      (book) => book.loopId === loop.id && book.pitches.value === pitches && book.pitches.trust === 'measured',
+    )
+  )
+    return null
+  const keep = async () => {
+    const kept = {
+      id: `${loop.id}-tight`,
+      loopId: loop.id,
+      fromMarkId: marks.from.id,
+      toMarkId: marks.to.id,
+      run: 'tight' as const,
+    }
+    const next = await dispatch(
+      changeSheet(engine.id, (newest) => ({
+        ...newest,
+        counts: [
+          ...newest.counts.filter((book) => book.loopId !== loop.id),
+          { ...kept, pitches: { value: pitches, typed: `${pitches} pitches`, trust: 'measured' as const } },
+        ],
+      })),
+    )
+    await say({ kind: 'sheet', toSheetId: next.id })
+  }
+  return (
+    <Button variant="default" onClick={() => void keep()}>
+      Keep {pitches} pitches on the build sheet, as measured
+    </Button>
+  )
+}

@@ -1,0 +1,218 @@
+import { Button, NativeSelect, SegmentedControl } from '@mantine/core'
+import { useState } from 'react'
+import { camMarkLateness, latenessOfEvents } from '@link-count/core/ledger'
+import type { Approach, Phase, Shaft } from '@link-count/core/model'
+import type { Step } from '@link-count/core/runSheet'
+import { formatLateness } from '@link-count/core/units'
+import { DegreesInput, useDraft, useWheelField } from '../../../ui/fields'
+import { handWords, sideName } from '../../../ui/wording'
+import { useBench } from '../JobContext'
+import { TimingFigure } from '../../../ui/job'
+import { wheelFromTyped } from '../../../ui/job'
+import { CountPanel } from './CountPanel'
+
+/** The ways one camshaft is read, each a witness: its mark against the crank, the count, an opening and a closing. */
+export function TimingReadings({
+  step,
+  shaft,
+  phase,
+}: {
+  readonly step: Step
+  readonly shaft: Shaft
+  readonly phase: Extract<Phase, 'found' | 'left'>
+}) {
+  const { view } = useBench()
+  const { sheet, state } = view
+  const timing = state.timing[shaft.id]?.[phase]
+  const has = (kind: string) => timing?.witnesses.some((witness) => witness.kind === kind) ?? false
+  const loop = sheet.loops[0]
+  const counted = state.counts.some((one) => one.phase === phase)
+  return (
+    <div className="stack">
+      <Section title="Cam mark against the crank" done={has('camMark')} open={!has('camMark')}>
+        <CamMark step={step} shaft={shaft} phase={phase} />
+      </Section>
+      {loop && (
+        <Section title="Count the tight run" done={counted} open={has('camMark')}>
+          <CountPanel step={step} loop={loop} phase={phase} />
+        </Section>
+      )}
+      <Section title="An opening and a closing" done={has('valveEvents')} open={false}>
+        <Events step={step} phase={phase} />
+      </Section>
+      {timing && (
+        <p className="result">
+          {shaft.name}: <TimingFigure timing={timing} view={view} />{' '}
+          {timing.misfits.length > 0 ? (
+            <strong className="brass">the readings do not agree</strong>
+          ) : timing.proved ? (
+            <span className="proved">proved</span>
+          ) : (
+            <span className="soft">read, one witness</span>
+          )}
+        </p>
+      )}
+    </div>
+  )
+}
+
+function Section({
+  title,
+  done,
+  open,
+  children,
+}: {
+  title: string
+  done: boolean
+  open: boolean
+  children: React.ReactNode
+}) {
+  return (
+    <details className="section" open={open}>
+      <summary>
+        {title} <span className="soft">{done ? 'written' : 'not yet'}</span>
+      </summary>
+      <div className="section-body">{children}</div>
+    </details>
+  )
+}
+
+function CamMark({ step, shaft, phase }: { step: Step; shaft: Shaft; phase: Phase }) {
+  const { view, side, say } = useBench()
+  const { state, sheet, job } = view
+  const field = useWheelField(`${job.id}:${step.id}:cam-mark`)
+  const [approach, setApproach] = useState<Approach>('running')
+  const mark = sheet.marks.find(
+    ({ memberId, cutFor }) =>
+      cutFor === 'pose' && sheet.members.some(({ id, shaftId }) => id === memberId && shaftId === shaft.id),
+  )
+  const { zero } = state
+  if (!zero) return <p>Find true TDC first; a reading of the wheel means nothing before.</p>
+  if (!mark) return <p>The build sheet has no mark on this camshaft.</p>
+  const poseDeg = sheet.referencePose.crankDeg.value
+  const lateness =
+    field.value === undefined
+      ? undefined
+      : camMarkLateness({ wheelDeg: wheelFromTyped(field.value, state), zero, poseDeg })
+  const write = () => {
+    field.ask()
+    if (field.value === undefined) return
+    const typed = [{ field: 'wheel', text: field.text }]
+    void say({
+      kind: 'camMark',
+      shaftId: shaft.id,
+      markId: mark.id,
+      phase,
+      approach,
+      wheelDeg: wheelFromTyped(field.value, state),
+      typed,
+      stepId: step.id,
+    })
+    field.drop()
+  }
+  return (
+    <div className="stack">
+      <p>
+        Turn slowly {handWords(1, sheet, side)}, seen from the {sideName(sheet, side)}, until the{' '}
+        {mark.name.toLowerCase()} meets {mark.meets || 'its pointer'}. Overshot: back 30° or more and come again.
+      </p>
+      <DegreesInput
+        field={field}
+        label="The degree wheel reads"
+        description={lateness === undefined ? undefined : `The cam is ${formatLateness(lateness)} at the crank`}
+        onEnter={write}
+      />
+      <SegmentedControl
+        aria-label="Last moved"
+        value={approach}
+        onChange={(value) => setApproach(value as Approach)}
+        data={[
+          { value: 'running', label: 'Came to it running' },
+          { value: 'against', label: 'Came to it backwards' },
+        ]}
+      />
+      {approach === 'against' && (
+        <p className="warn">
+          Backwards, the slack lies on the driving run and the cam reads early. Take it again the running way if you
+          can.
+        </p>
+      )}
+      <Button variant="filled" onClick={write}>
+        Write it down
+      </Button>
+    </div>
+  )
+}
+
+function Events({ step, phase }: { step: Step; phase: Phase }) {
+  const { view, say } = useBench()
+  const { state, sheet, job } = view
+  const chosen = useDraft(`${job.id}:${step.id}:event-cam`, sheet.cams[0]?.id ?? '')
+  const opens = useWheelField(`${job.id}:${step.id}:opens`)
+  const closes = useWheelField(`${job.id}:${step.id}:closes`)
+  const cam = sheet.cams.find(({ id }) => id === chosen.text) ?? sheet.cams[0]
+  const { zero } = state
+  if (!zero || !cam) return <p>Find true TDC first; a reading of the wheel means nothing before.</p>
+  const read =
+    opens.value === undefined || closes.value === undefined
+      ? undefined
+      : {
+          camId: cam.id,
+          opensWheelDeg: wheelFromTyped(opens.value, state),
+          closesWheelDeg: wheelFromTyped(closes.value, state),
+        }
+  const lateness = read && latenessOfEvents(sheet, zero, read)
+  const lift = cam.checkingLiftMm
+  const write = () => {
+    opens.ask()
+    closes.ask()
+    if (!read) return
+    const typed = [
+      { field: 'opens', text: opens.text },
+      { field: 'closes', text: closes.text },
+    ]
+    void say({
+      kind: 'valveEvents',
+      ...read,
+      phase,
+      ...(lift ? { checkingLiftMm: lift.value } : {}),
+      typed,
+      stepId: step.id,
+    })
+    opens.drop()
+    closes.drop()
+  }
+  return (
+    <div className="stack">
+      <NativeSelect
+        label="Valve"
+        value={cam.id}
+        onChange={(event) => chosen.setText(event.currentTarget.value)}
+        data={sheet.cams.map(({ id, name }) => ({ value: id, label: name }))}
+      />
+      <p className="soft">
+        {lift
+          ? `At the book’s checking lift of ${lift.typed}.`
+          : 'The sheet gives no checking lift: read at the lift the book means.'}
+        {!cam.opensDeg && ' The sheet has no opening and closing for this valve, so nothing can be said of it yet.'}
+      </p>
+      <DegreesInput field={opens} label="Opens: the degree wheel reads" onEnter={write} />
+      <DegreesInput field={closes} label="Closes: the degree wheel reads" onEnter={write} />
+      {lateness && (
+        <p>
+          Phase <span className="reading">{formatLateness(lateness.phaseDeg)}</span>, duration{' '}
+          <span className="reading">
+            {lateness.durationDeg >= 0 ? '+' : ''}
+            {lateness.durationDeg.toFixed(1)}°
+          </span>{' '}
+          <span className="soft">
+            (opens {formatLateness(lateness.opensLateDeg)}, closes {formatLateness(lateness.closesLateDeg)})
+          </span>
+        </p>
+      )}
+      <Button variant="default" onClick={write}>
+        Write both down
+      </Button>
+    </div>
+  )
+}

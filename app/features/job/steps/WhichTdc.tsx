@@ -1,0 +1,155 @@
+import { Button } from '@mantine/core'
+import type { Evidence } from '@link-count/core/model'
+import type { Step } from '@link-count/core/runSheet'
+import { formatDeg } from '@link-count/core/units'
+import { useBench } from '../JobContext'
+import { TurnTo } from '../TurnTo'
+import { wheelAt } from '../turnPlan'
+import { wheelAsSeen } from '../../../ui/job'
+
+interface Look {
+  readonly evidence: Evidence
+  readonly question: string
+  readonly firing: string
+  readonly overlap: string
+}
+
+const looks: readonly Look[] = [
+  {
+    evidence: 'thumb',
+    question: 'Thumb on the plug hole as it came up',
+    firing: 'Air pushed past',
+    overlap: 'No push',
+  },
+  { evidence: 'lobes', question: 'Valves of this cylinder', firing: 'Both shut, lash felt', overlap: 'Not both shut' },
+  { evidence: 'rocking', question: 'Turned a little either way', firing: 'Nothing rocks', overlap: 'Both rock' },
+  {
+    evidence: 'companionRocking',
+    question: 'Valves of the companion cylinder',
+    firing: 'They rock',
+    overlap: 'They are shut',
+  },
+]
+
+/** A board of evidence: firing or overlap TDC. Two independent witnesses prove it. */
+export function WhichTdc({ step }: { readonly step: Step }) {
+  const { view, say } = useBench()
+  const { state, sheet } = view
+  const cylinderId = step.targetIds[0] ?? sheet.zeroCylinderId
+  const name = sheet.cylinders.find(({ id }) => id === cylinderId)?.name ?? ''
+  if (!state.zero) return <p>Find true TDC first: without it there is no place to look from.</p>
+  const wheelDeg = wheelAt(view, 0)
+  const atTdc = state.live.some(({ kind }) => kind === 'stands') && Math.abs(state.crank.sinceReferenceDeg % 360) < 0.5
+  const companion = sheet.cylinders.find(
+    ({ id, firingDeg }) => id !== cylinderId && firingDeg && Math.abs(firingDeg.value - 360) < 0.01,
+  )
+  const shown = looks.filter(({ evidence }) => evidence !== 'companionRocking' || companion)
+  return (
+    <div className="stack">
+      {!atTdc && (
+        <TurnTo
+          target={{ deg: 0, words: `TDC of cylinder ${name}` }}
+          arrived={{
+            words: `It stands there: wheel reads ${formatDeg(wheelAsSeen(wheelDeg, state), 1)}`,
+            drafts: [{ kind: 'stands', place: 'tdc', cylinderId, wheelDeg, stepId: step.id }],
+          }}
+        />
+      )}
+      {atTdc && (
+        <>
+          <p className="done-line">
+            Cylinder {name} stands at TDC, wheel{' '}
+            <span className="reading">{formatDeg(wheelAsSeen(wheelDeg, state), 1)}</span>
+          </p>
+          {shown.map((look) => (
+            <LookRow
+              key={look.evidence}
+              look={look}
+              step={step}
+              cylinderId={cylinderId}
+              companion={companion?.name}
+              say={say}
+            />
+          ))}
+        </>
+      )}
+      <HalfResult name={name} />
+    </div>
+  )
+}
+
+function LookRow({
+  look,
+  step,
+  cylinderId,
+  companion,
+  say,
+}: {
+  look: Look
+  step: Step
+  cylinderId: string
+  companion: string | undefined
+  say: ReturnType<typeof useBench>['say']
+}) {
+  const { view } = useBench()
+  const given = view.state.live.findLast(
+    (entry) => entry.kind === 'witness' && entry.evidence === look.evidence && entry.cylinderId === cylinderId,
+  )
+  const says = given?.kind === 'witness' ? given.says : undefined
+  const answer = (value: 'firing' | 'overlap') =>
+    void say(...(given ? [{ kind: 'strike' as const, targetId: given.id, reason: 'looked again' }] : []), {
+      kind: 'witness',
+      cylinderId,
+      evidence: look.evidence,
+      says: value,
+      stepId: step.id,
+    })
+  const question = look.evidence === 'companionRocking' ? `${look.question} (${companion})` : look.question
+  return (
+    <fieldset className="look">
+      <legend>{question}</legend>
+      <div className="row">
+        {(['firing', 'overlap'] as const).map((value) => (
+          <Button
+            key={value}
+            variant={says === value ? 'filled' : 'quiet'}
+            aria-pressed={says === value}
+            onClick={() => answer(value)}
+          >
+            {look[value]}
+          </Button>
+        ))}
+      </div>
+    </fieldset>
+  )
+}
+
+function HalfResult({ name }: { name: string }) {
+  const { state } = useBench().view
+  const { half, crank } = state
+  if (half.known === 'unknown') return <p className="soft">Half of the cycle not known. What is set from it waits.</p>
+  if (half.known === 'conflict') {
+    return (
+      <p className="field-error" role="alert">
+        The witnesses contradict each other, so the half of the cycle is not known. Look again; a thumb on the hole
+        while somebody turns is the surest.
+      </p>
+    )
+  }
+  const at =
+    crank.deg === undefined
+      ? ''
+      : Math.abs(crank.deg) < 90 || crank.deg > 630
+        ? `firing TDC of ${name}`
+        : `overlap TDC of ${name}`
+  return (
+    <p className="result">
+      {at && `It stands at ${at}, `}
+      {half.known === 'proved' ? (
+        <span className="proved">proved</span>
+      ) : (
+        <span className="soft">read: one witness. A second, of another kind, would prove it.</span>
+      )}
+    </p>
+  )
+}

@@ -1,0 +1,153 @@
+import { Button, useMantineColorScheme } from '@mantine/core'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { newestSheet } from '../../domain/sheets'
+import { selectEngines, selectJobs, selectJobView, selectSheets } from '../../domain/views'
+import type { Engine } from '@link-count/core/model'
+import { useAppDispatch, useAppSelector } from '../../store'
+import { ChainProgress, pinState } from '../../ui/ChainProgress'
+import { FaceStill } from '../../ui/face'
+import { GuardShape } from '../../ui/GuardShape'
+import { PageHeader } from '../../ui/PageHeader'
+import { saveToFile } from '../../ui/saveToFile'
+import { useWorkshop } from '../../ui/WorkshopContext'
+import { daysAgo, stepTitles } from '../../ui/wording'
+import { engineLine, type EngineLine } from './engineLine'
+import { ImportDialog } from './ImportDialog'
+import { NewEngineDialog } from './NewEngineDialog'
+import './workshop.css'
+
+/** Every engine of this browser: what state it is in and what it needs next. */
+export default function WorkshopPage() {
+  const engines = useAppSelector(selectEngines)
+  const [dialog, setDialog] = useState<'new' | 'open'>()
+  const { kind } = useWorkshop()
+  const { colorScheme, setColorScheme } = useMantineColorScheme()
+  const dark =
+    colorScheme === 'dark' || (colorScheme === 'auto' && window.matchMedia('(prefers-color-scheme: dark)').matches)
+  const sorted = [...engines].sort((a, b) => a.at.localeCompare(b.at))
+  return (
+    <div className="workshop">
+      <PageHeader crumbs={[]}>
+        <Button variant="quiet" onClick={() => setColorScheme(dark ? 'light' : 'dark')}>
+          {dark ? 'Light' : 'Dark'}
+        </Button>
+      </PageHeader>
+      <main>
+        <div className="workshop-head">
+          <h1>On the stands</h1>
+          <p className="soft">{engines.length === 1 ? '1 engine' : `${engines.length} engines`}</p>
+          <div className="row">
+            <Button variant="default" onClick={() => setDialog('open')}>
+              Open a file
+            </Button>
+            <Button variant="filled" onClick={() => setDialog('new')}>
+              New engine
+            </Button>
+          </div>
+        </div>
+        {sorted.length === 0 ? (
+          <div className="empty">
+            <p>
+              <strong>No engine on the stands yet.</strong> Begin with one: its build sheet asks for what you can count
+              and measure, and works half filled.
+            </p>
+            {kind === 'own' && (
+              <p className="soft">
+                To look round first, go to the <Link to="/demo">demo workshop</Link>; it is kept apart from yours.
+              </p>
+            )}
+          </div>
+        ) : (
+          <ul className="stands">
+            {sorted.map((engine) => (
+              <Stand key={engine.id} engine={engine} />
+            ))}
+          </ul>
+        )}
+      </main>
+      <WorkshopFooter />
+      {dialog === 'new' && <NewEngineDialog onClose={() => setDialog(undefined)} />}
+      {dialog === 'open' && <ImportDialog onClose={() => setDialog(undefined)} />}
+    </div>
+  )
+}
+
+function Stand({ engine }: { engine: Engine }) {
+  const { kind } = useWorkshop()
+  const sheet = newestSheet(useAppSelector((state) => selectSheets(state, engine.id)))
+  const [job] = useAppSelector((state) => selectJobs(state, engine.id))
+  const view = useAppSelector((state) => (job ? selectJobView(state, job.id) : undefined))
+  const line: EngineLine = engineLine(view)
+  const to =
+    line.next === 'engine'
+      ? `/${kind}/engine/${engine.id}`
+      : line.next === 'card'
+        ? `/${kind}/job/${job?.id}/card`
+        : `/${kind}/job/${job?.id}`
+  return (
+    <li className="stand">
+      <span className="stand-guard">
+        <GuardShape verdict={line.shape} size={34} />
+      </span>
+      <span className="stand-face">{sheet && <FaceStill sheet={sheet} width={140} height={100} />}</span>
+      <span className="stand-name">
+        <Link to={`/${kind}/engine/${engine.id}`}>
+          <h2>{engine.name}</h2>
+        </Link>
+        <span className="soft">{engine.description}</span>
+      </span>
+      <span className="stand-state">
+        <strong>{line.headline}</strong>
+        <span className="soft">{line.detail}</span>
+      </span>
+      <span className="stand-progress">
+        {view && (
+          <ChainProgress
+            pins={view.steps.map(({ step, status }) => ({
+              title: stepTitles[step.kind],
+              state: pinState(status, step === view.inHand && !view.state.closed),
+            }))}
+          />
+        )}
+      </span>
+      <Link
+        className={line.urgent ? 'button-link filled' : 'button-link'}
+        to={to}
+        aria-label={`${line.button}: ${engine.name}`}
+      >
+        {line.button}
+      </Link>
+    </li>
+  )
+}
+
+function WorkshopFooter() {
+  const { kind, now, resetDemo, persisted } = useWorkshop()
+  const dispatch = useAppDispatch()
+  const meta = useAppSelector((state) => state.meta)
+  const entries = useAppSelector((state) => state.entries.ids.length)
+  const saved = meta['savedAt']
+  const since = entries - Number(meta['savedEntries'] ?? 0)
+  return (
+    <footer className="workshop-foot">
+      <p className="soft">
+        {kind === 'demo' ? 'The demo workshop: nothing in it is yours. ' : 'Kept in this browser only. '}
+        {saved
+          ? `Last saved to a file ${daysAgo(saved, now())}, ${since === 0 ? 'nothing new since' : `${since} entries since`}.`
+          : 'Never saved to a file.'}
+        {kind === 'own' && persisted === false && ' The browser has not promised to keep it: save it to a file.'}
+      </p>
+      <div className="row">
+        {kind === 'demo' && (
+          <Button variant="quiet" onClick={() => void resetDemo()}>
+            Put the demo back
+          </Button>
+        )}
+        <Button variant="default" onClick={() => void dispatch(saveToFile(now()))}>
+          Save to a file
+        </Button>
+      </div>
+    </footer>
+  )
+}

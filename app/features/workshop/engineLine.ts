@@ -1,0 +1,64 @@
+import type { GuardVerdict } from '@link-count/core/guard'
+import { fixed } from '@link-count/core/units'
+import type { JobView } from '../../domain/views'
+import { unprovedOf } from '../../ui/job'
+import { itemSentence, reasonWords, stepTitles } from '../../ui/wording'
+
+export interface EngineLine {
+  readonly shape: GuardVerdict
+  readonly headline: string
+  readonly detail: string
+  readonly button: string
+  readonly next: 'engine' | 'job' | 'card'
+  readonly urgent: boolean
+}
+
+/** What state an engine is in and what it needs next, from its latest job. */
+export function engineLine(view: JobView | undefined): EngineLine {
+  if (!view) {
+    return {
+      shape: 'unknown',
+      headline: 'No job yet',
+      detail: 'Nobody has proved its TDC. Start there',
+      button: 'Start a job',
+      next: 'engine',
+      urgent: false,
+    }
+  }
+  const { state, guard, inHand, sheet } = view
+  if (state.closed) {
+    const open = unprovedOf(view)
+    const left = state.deviations.at(-1)
+    const detail = left
+      ? `Cam ${fixed(Math.abs(left.latenessDeg), 1)}° ${left.latenessDeg > 0 ? 'late' : 'early'} and left so, with the reason`
+      : open.length > 0
+        ? `Not proved: ${lower(open[0] ?? '')}${open.length > 1 ? `, and ${open.length - 1} more` : ''}`
+        : 'Two turns by hand, everything read again'
+    return {
+      shape: state.register.length > 0 ? guard.verdict : 'turn',
+      headline: open.length === 0 ? 'Timed and proved' : 'Timed',
+      detail,
+      button: 'Card',
+      next: 'card',
+      urgent: false,
+    }
+  }
+  const [inside] = state.register
+  const [reason] = guard.reasons
+  const more = state.register.length > 1 ? `, and ${state.register.length - 1} more` : ''
+  const detail = inside
+    ? `${itemSentence(inside.item, inside.where)}${more}`
+    : reason
+      ? reasonWords(reason, sheet).why
+      : 'Nothing is left inside'
+  return {
+    shape: guard.verdict,
+    headline: inHand ? stepTitles[inHand.kind] : 'Open job',
+    detail,
+    button: 'Go on',
+    next: 'job',
+    urgent: true,
+  }
+}
+
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)

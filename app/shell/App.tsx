@@ -1,0 +1,65 @@
+import '@mantine/core/styles/baseline.css'
+import '@mantine/core/styles/default-css-variables.css'
+import '@mantine/core/styles/global.css'
+import '@mantine/core/styles/ScrollArea.css'
+import '@mantine/core/styles/UnstyledButton.css'
+import '@mantine/core/styles/VisuallyHidden.css'
+import '@mantine/core/styles/Paper.css'
+import '@mantine/core/styles/CloseButton.css'
+import '@mantine/core/styles/Overlay.css'
+import '@mantine/core/styles/Loader.css'
+import '@mantine/core/styles/ModalBase.css'
+import '@mantine/core/styles/Modal.css'
+import '@mantine/core/styles/Input.css'
+import '@mantine/core/styles/InlineInput.css'
+import '@mantine/core/styles/Button.css'
+import '@mantine/core/styles/Checkbox.css'
+import '@mantine/core/styles/SegmentedControl.css'
+import '../ui/theme.css'
+import '../ui/parts.css'
+import { createTheme, MantineProvider, Modal, SegmentedControl, Button, Checkbox } from '@mantine/core'
+import { lazy, Suspense } from 'react'
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
+import { ErrorBoundary } from './ErrorBoundary'
+import { lastWorkshop } from './lastWorkshop'
+import { UpdateOffer } from './UpdateOffer'
+import { WorkshopGate } from './WorkshopGate'
+
+const WorkshopPage = lazy(() => import('../features/workshop/WorkshopPage'))
+const EnginePage = lazy(() => import('../features/engine/EnginePage'))
+const JobPage = lazy(() => import('../features/job/JobPage'))
+const CardPage = lazy(() => import('../features/card/CardPage'))
+
+const theme = createTheme({
+  respectReducedMotion: true,
+  components: {
+    Button: Button.extend({ defaultProps: { variant: 'default' } }),
+    Modal: Modal.extend({
+      defaultProps: { transitionProps: { duration: 0 }, overlayProps: { backgroundOpacity: 0.6 } },
+    }),
+    SegmentedControl: SegmentedControl.extend({ defaultProps: { transitionDuration: 0, withItemsBorders: false } }),
+    Checkbox: Checkbox.extend({ defaultProps: { size: 'md' } }),
+  },
+})
+
+export const App = () => (
+  <MantineProvider theme={theme} defaultColorScheme="auto" withCssVariables={false} withGlobalClasses={false}>
+    <ErrorBoundary>
+      <BrowserRouter>
+        <Suspense fallback={<p className="page-message">One moment.</p>}>
+          <Routes>
+            <Route path="/" element={<Navigate to={`/${lastWorkshop()}`} replace />} />
+            <Route path="/:workshop" element={<WorkshopGate />}>
+              <Route index element={<WorkshopPage />} />
+              <Route path="engine/:engineId" element={<EnginePage />} />
+              <Route path="job/:jobId" element={<JobPage />} />
+              <Route path="job/:jobId/card" element={<CardPage />} />
+            </Route>
+            <Route path="*" element={<Navigate to="/" replace />} />
+          </Routes>
+        </Suspense>
+        <UpdateOffer />
+      </BrowserRouter>
+    </ErrorBoundary>
+  </MantineProvider>
+)

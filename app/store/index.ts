@@ -1,0 +1,3 @@
+export * from './makeStore'
+export * from './hooks'
+export * from './drawnCrank'

@@ -1,0 +1,51 @@
+import type { ReactNode } from 'react'
+import { Link } from 'react-router'
+import { Logo } from './Logo'
+import { useWorkshop } from './WorkshopContext'
+
+/** The top of every page: where one is, which workshop is open, and the page's own buttons. */
+export function PageHeader({
+  crumbs,
+  children,
+}: {
+  readonly crumbs: readonly { readonly words: string; readonly to?: string }[]
+  readonly children?: ReactNode
+}) {
+  const { kind } = useWorkshop()
+  return (
+    <header className="page-header">
+      <Link to={`/${kind}`} className="home" aria-label="Link Count, workshop">
+        <Logo />
+        <strong className="wide">Link Count</strong>
+      </Link>
+      <nav aria-label="Where you are" className="crumbs">
+        <Link to={`/${kind}`} className="wide">
+          Workshop
+        </Link>
+        {crumbs.map(({ words, to }, i) => (
+          <span key={words} className={i < crumbs.length - 1 ? 'crumb wide' : 'crumb last'}>
+            <span aria-hidden="true" className="slash">
+              /
+            </span>
+            {to ? <Link to={`/${kind}${to}`}>{words}</Link> : words}
+          </span>
+        ))}
+      </nav>
+      <div className="page-actions">
+        <Link
+          to={kind === 'demo' ? '/own' : '/demo'}
+          className={`which-workshop ${kind}`}
+          aria-label={
+            kind === 'demo'
+              ? 'Demo workshop is open. Go to my workshop'
+              : 'My workshop is open. Go to the demo workshop'
+          }
+        >
+          {kind === 'demo' ? 'Demo' : 'My'}
+          <span className="wide">&nbsp;workshop</span>
+        </Link>
+        {children}
+      </div>
+    </header>
+  )
+}

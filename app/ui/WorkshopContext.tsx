@@ -1,0 +1,20 @@
+import { createContext, useContext } from 'react'
+
+/** Which workshop is open, said on every page, and what only the outside can do for it. */
+export interface WorkshopInfo {
+  readonly kind: 'demo' | 'own'
+  readonly now: () => string
+  /** Puts the demo back as it was made. */
+  readonly resetDemo: () => Promise<void>
+  /** Whether the browser promised not to clear it away; undefined while it has not answered. */
+  readonly persisted: boolean | undefined
+}
+
+const WorkshopContext = createContext<WorkshopInfo | undefined>(undefined)
+export const WorkshopProvider = WorkshopContext.Provider
+
+export function useWorkshop(): WorkshopInfo {
+  const info = useContext(WorkshopContext)
+  if (!info) throw new Error('Broken invariant: no workshop is open')
+  return info
+}

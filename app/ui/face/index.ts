@@ -1,0 +1,6 @@
+export * from './driveScene'
+export * from './projection'
+export * from './FaceStill'
+export * from './paintLinks'
+export * from './sprocketPath'
+export * from './useSize'

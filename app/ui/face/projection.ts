@@ -1,0 +1,51 @@
+import type { Point } from '@link-count/core/geometry'
+import type { SolvedLoop } from '@link-count/core/drive'
+import type { Side } from '@link-count/core/units'
+
+/** Plane (mm, y up, from the timing side) to the screen (px, y down). The other side is a mirror, done here and nowhere else. */
+export interface Projection {
+  readonly x: (point: Point) => number
+  readonly y: (point: Point) => number
+  readonly scale: number
+  /** +1 from the timing side, -1 from the other. */
+  readonly mirror: 1 | -1
+  /** Counter-clockwise plane degrees as a turn on the screen, for SVG's rotate. */
+  readonly rotation: (planeDeg: number) => number
+}
+
+export interface Box {
+  readonly left: number
+  readonly right: number
+  readonly top: number
+  readonly bottom: number
+}
+
+export function boxOf({ members, path }: SolvedLoop): Box {
+  const reach = members
+    .filter(({ teeth }) => teeth)
+    .map(({ centre, radiusMm }) => ({ centre, r: radiusMm + path.pitchMm * 0.6 }))
+  const ends = path.pieces.flatMap((piece) => (piece.kind === 'run' ? [piece.from, piece.to] : []))
+  const xs = [...reach.flatMap(({ centre, r }) => [centre.x - r, centre.x + r]), ...ends.map(({ x }) => x)]
+  const ys = [...reach.flatMap(({ centre, r }) => [centre.y - r, centre.y + r]), ...ends.map(({ y }) => y)]
+  return { left: Math.min(...xs), right: Math.max(...xs), bottom: Math.min(...ys), top: Math.max(...ys) }
+}
+
+/** Fits a box into a drawing, with room at the sides for words. */
+export function makeProjection(
+  box: Box,
+  { width, height, side, margin }: { width: number; height: number; side: Side; margin: { x: number; y: number } },
+): Projection {
+  const scale = Math.max(
+    0.01,
+    Math.min((width - 2 * margin.x) / (box.right - box.left), (height - 2 * margin.y) / (box.top - box.bottom)),
+  )
+  const mirror = side === 'timing' ? 1 : -1
+  const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }
+  return {
+    scale,
+    mirror,
+    x: (point) => width / 2 + mirror * (point.x - middle.x) * scale,
+    y: (point) => height / 2 - (point.y - middle.y) * scale,
+    rotation: (planeDeg) => -mirror * planeDeg,
+  }
+}

@@ -1,0 +1,89 @@
+import { useState } from 'react'
+import type { Result } from '@link-count/core/result'
+import {
+  parseDegrees,
+  parseDirection,
+  parseLength,
+  parseNumber,
+  type AngleError,
+  type LengthError,
+  type Parsed,
+} from '@link-count/core/units'
+import { numberWords } from '../wording'
+import { useDraft } from './useDraft'
+
+/** A field that holds text until somebody takes its value. Its message shows once it was left or asked for. */
+export interface Field<T, E> {
+  readonly key: string
+  readonly text: string
+  readonly setText: (text: string) => void
+  readonly drop: () => void
+  readonly result: Result<T, E>
+  /** What the field would give, or undefined. */
+  readonly value: T | undefined
+  readonly error: E | undefined
+  readonly ask: () => void
+  readonly leave: () => void
+}
+
+export function useField<T, E extends { readonly code: string }>(
+  key: string,
+  parse: (text: string) => Result<T, E>,
+  start = '',
+): Field<T, E> {
+  const { text, setText, drop, touched } = useDraft(key, start)
+  const [asked, setAsked] = useState(false)
+  const [left, setLeft] = useState(false)
+  const result = parse(text)
+  const shown = asked || (left && text.trim() !== '') || (touched && text.trim() !== '' && left)
+  return {
+    key,
+    text,
+    setText: (next) => {
+      setLeft(false)
+      setText(next)
+    },
+    drop: () => {
+      setAsked(false)
+      setLeft(false)
+      drop()
+    },
+    result,
+    value: result.ok ? result.value : undefined,
+    error: !result.ok && shown ? result.error : undefined,
+    ask: () => setAsked(true),
+    leave: () => setLeft(true),
+  }
+}
+
+export type LengthField = Field<Parsed<'mm' | 'cm' | 'in' | 'thou'>, LengthError>
+export const useLengthField = (key: string, start = ''): LengthField => useField(key, parseLength, start)
+
+export type DegreesField = Field<number, AngleError>
+/** A reading of the degree wheel: 0 to 360, both written, 360 kept as 0. */
+export const useWheelField = (key: string, start = ''): DegreesField => useField(key, parseWheel, start)
+
+const parseWheel = (text: string): Result<number, AngleError> => {
+  const parsed = parseDegrees(text, { least: 0, most: 360 })
+  return parsed.ok && parsed.value === 360 ? { ok: true, value: 0 } : parsed
+}
+
+export const useDegreesField = (key: string, range: { least: number; most: number }, start = ''): DegreesField =>
+  useField(key, (text) => parseDegrees(text, range), start)
+
+export const useDirectionField = (key: string, start = ''): DegreesField => useField(key, parseDirection, start)
+
+/** A whole number in a range. */
+export const parseWhole =
+  (least: number, most: number) =>
+  (text: string): Result<number, AngleError> => {
+    const parsed = parseNumber(text)
+    if (!parsed.ok) return parsed
+    if (!Number.isInteger(parsed.value) || parsed.value < least || parsed.value > most) {
+      return { ok: false, error: { code: 'outOfRange', least, most } }
+    }
+    return parsed
+  }
+
+export const wholeWords = (error: AngleError) =>
+  error.code === 'outOfRange' ? `A whole number from ${error.least} to ${error.most}.` : numberWords(error)

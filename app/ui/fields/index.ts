@@ -1,0 +1,4 @@
+export * from './fields'
+export * from './useDraft'
+export * from './LengthInput'
+export * from './DegreesInput'

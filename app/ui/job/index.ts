@@ -1,0 +1,4 @@
+export * from './unproved'
+export * from './wheelReading'
+export * from './ZeroFigure'
+export * from './TimingFigure'

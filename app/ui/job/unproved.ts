@@ -1,0 +1,29 @@
+import type { JobView } from '../../domain/views'
+
+/** What the card has to say is not proved, in plain words; empty when all is. */
+export function unprovedOf({ state, sheet, steps }: Pick<JobView, 'state' | 'sheet' | 'steps'>): string[] {
+  const open = (kind: string) => steps.some(({ step, status }) => step.kind === kind && status.outcome !== 'done')
+  const words: string[] = []
+  if (!state.zero) words.push('True TDC was not found')
+  else if (!state.zero.proved) words.push('True TDC: one witness')
+  if (state.half.known === 'unknown' && state.crank.deg === undefined)
+    words.push('Firing or overlap was not established')
+  if (state.half.known === 'read') words.push('Firing or overlap: one witness')
+  if (state.half.known === 'conflict') words.push('Firing or overlap: the witnesses contradict each other')
+  for (const shaft of sheet.shafts.filter(({ kind }) => kind === 'cam')) {
+    const left = state.timing[shaft.id]?.left
+    if (!left) words.push(`${shaft.name}: not read again after everything was tight`)
+    else if (left.misfits.length > 0) words.push(`${shaft.name}: the readings do not agree`)
+    else if (!left.proved) words.push(`${shaft.name}: one witness`)
+  }
+  for (const loop of sheet.loops) {
+    if ((state.loops[loop.id]?.turnedTightDeg ?? 0) < 720)
+      words.push(`${loop.name}: not turned two full turns with everything tight`)
+  }
+  for (const member of sheet.members.filter(({ kind }) => kind === 'tensioner')) {
+    if (state.tensioners[member.id] === 'asArrived') continue
+    if (state.tensioners[member.id] !== 'proven') words.push(`${member.name}: not felt to push after release`)
+  }
+  if (open('lashLeft') && sheet.cams.length > 0) words.push('Lash as left was not written down')
+  return words
+}

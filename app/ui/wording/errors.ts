@@ -1,0 +1,91 @@
+import type { FileError } from '@link-count/core/file'
+import type { LoopError, LoopGap } from '@link-count/core/drive'
+import type { SliderCrankError } from '@link-count/core/kinematics'
+import type { BuildSheet } from '@link-count/core/model'
+import { fixed, type AngleError, type NumberError } from '@link-count/core/units'
+import type { StopError } from '@link-count/core/zero'
+
+export function numberWords(error: NumberError | AngleError): string {
+  switch (error.code) {
+    case 'empty':
+      return 'Nothing is written here yet.'
+    case 'notANumber':
+      return `“${error.text.slice(0, 30)}” is not a number I can read. Write it like 3.4 or 3/16.`
+    case 'tooLarge':
+      return 'That number is too large to be anything on an engine.'
+    case 'outOfRange':
+      return `It has to lie from ${error.least} to ${error.most}.`
+  }
+}
+
+export function stopWords(error: StopError): string {
+  if (error.code === 'stopsCoincide') {
+    return `The contacts are only ${fixed(error.spanDeg, 1)}° apart: nothing to halve. Were both read on the same side? Read one turning each way.`
+  }
+  return `The contacts are ${fixed(error.spanDeg, 1)}° apart: from these, top and bottom dead centre look alike. Set the stop so that the piston meets it nearer the top.`
+}
+
+export function sliderCrankWords(error: SliderCrankError): string {
+  switch (error.code) {
+    case 'strokeNotPositive':
+      return 'The stroke has to be more than nothing.'
+    case 'rodShorterThanThrow':
+      return `A rod of ${fixed(error.rodMm, 1)} mm is no longer than the throw of ${fixed(error.throwMm, 1)} mm: it could not turn.`
+    case 'offsetCannotAssemble':
+      return `With this rod and stroke the pin can be offset by less than ${fixed(error.mostMm, 1)} mm.`
+  }
+}
+
+const memberName = (sheet: BuildSheet, id: string) => sheet.members.find((member) => member.id === id)?.name ?? id
+
+export function loopWords(error: LoopError, sheet: BuildSheet): string {
+  switch (error.code) {
+    case 'noSprockets':
+      return 'The chain has fewer than two sprockets.'
+    case 'teethMissing':
+      return `Count the teeth of: ${error.memberIds.map((id) => memberName(sheet, id).toLowerCase()).join(', ')}. The drive cannot be drawn without them.`
+    case 'tooFewMembers':
+      return 'The chain has fewer than two sprockets.'
+    case 'membersTooClose':
+      return `${memberName(sheet, error.memberIds[0])} and ${memberName(sheet, error.memberIds[1]).toLowerCase()} stand too close: they overlap by ${fixed(error.shortMm, 1)} mm. Check the distance, the pitch and the teeth.`
+    case 'notTouched':
+      return `The chain would not touch the ${memberName(sheet, error.memberId).toLowerCase()} where it stands. Check its place and its radius.`
+    case 'loopTooShort':
+      return `The chain is ${fixed(error.shortPitches, 2)} pitches too short: this layout needs ${fixed(error.needsPitches, 2)}. Check distance, teeth and the number of links.`
+    case 'loopTooLong':
+      return `The chain is ${fixed(error.overPitches, 2)} pitches longer than this layout can take up. Check distance, teeth and the number of links.`
+  }
+}
+
+export const gapCosts: Record<LoopGap, string> = {
+  running: 'Running direction not known: drawn clockwise, and turns are told as “the way it runs”.',
+  pitch: 'Pitch not known: the drive is drawn from its counts only, not to scale.',
+  pitches: 'Number of links not known: the next even number that fits is drawn.',
+  distance:
+    'Distance between the shafts not known: drawn so that the counts close, not to scale. The expected count has to come from a book.',
+  guide: 'Guide not measured: it is left out of the drawing and of the expected count.',
+  tensionerRadius: 'Tensioner shoe not measured: the slack is drawn as a bow.',
+}
+
+export function fileWords(error: FileError): string {
+  switch (error.code) {
+    case 'tooBig':
+      return `The file has ${fixed(error.bytes / 1e6, 0)} MB of records; more than ${error.most / 1e6} MB cannot be right. Nothing was changed.`
+    case 'notJson':
+      return `The file is broken or cut short (${error.detail.slice(0, 120)}). Nothing was changed.`
+    case 'foreign':
+      return 'This is not a Link Count file. Nothing was changed.'
+    case 'newer':
+      return `The file was written by a newer Link Count (version ${error.version}; this one knows ${error.known}). Nothing was changed.`
+    case 'forbiddenKey':
+      return `The file has something in it that has no business there, at ${error.where}. Nothing was changed.`
+    case 'tooDeep':
+      return `The file is folded too deep at ${error.where.slice(0, 80)}. Nothing was changed.`
+    case 'invalid':
+      return `The file is wrong at ${error.where || 'its top'}: ${error.detail.slice(0, 160)}. Nothing was changed.`
+    case 'danglingId':
+      return `The file is incomplete: ${error.where} points at “${error.id}”, which is not in it. Nothing was changed.`
+    case 'twice':
+      return `The file holds “${error.id}” twice among its ${error.where}. Nothing was changed.`
+  }
+}

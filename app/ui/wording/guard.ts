@@ -1,0 +1,65 @@
+import type { Guard, GuardReason, GuardVerdict } from '@link-count/core/guard'
+import type { BuildSheet } from '@link-count/core/model'
+import { fixed } from '@link-count/core/units'
+import { itemSentence, itemWords } from './register'
+
+export const verdictTitle = ({ verdict, limit }: Guard): string => {
+  if (verdict === 'turn') return 'May be turned by hand'
+  if (verdict === 'doNotTurn') return 'Do not turn'
+  if (verdict === 'unknown') return 'Not known: do not turn yet'
+  if (limit?.kind === 'stop') return 'Gently onto the stop only'
+  if (limit && limit.forwardDeg === limit.backDeg) return `Trim only: ${fixed(limit.forwardDeg, 0)}° either way`
+  return limit ? `Trim only: ${fixed(limit.forwardDeg, 1)}° on, ${fixed(limit.backDeg, 1)}° back` : 'Trim only'
+}
+
+interface ReasonWords {
+  readonly why: string
+  readonly free: string
+}
+
+const collide = (sheet: BuildSheet) =>
+  sheet.interference.value === 'yes' ? 'Interference engine' : 'Interference not known, so treated as yes'
+
+/** Why the guard says what it says, and what would free it. */
+export function reasonWords({ code, item }: GuardReason, sheet: BuildSheet): ReasonWords {
+  switch (code) {
+    case 'makeSafeNotDone':
+      return { why: 'Make-safe is not done', free: 'Tick what is left in Make safe' }
+    case 'stopIn':
+    case 'lockIn':
+    case 'capsLoose':
+    case 'itemIn':
+      return item
+        ? { why: itemSentence(item.item, item.where), free: `${itemWords[item.item].takeOut}, then say so` }
+        : { why: 'Something is in', free: 'Take it out' }
+    case 'loopOff':
+      return { why: `${collide(sheet)}, chain off at the pose`, free: 'Chain on and counted, or every valve relieved' }
+    case 'loopOffAwayFromPose':
+      return {
+        why: `${collide(sheet)}, chain off away from the pose`,
+        free: 'Relieve every valve before the crank moves',
+      }
+    case 'loopOffPlaceUnknown':
+      return {
+        why: `${collide(sheet)}, chain off, and nobody knows where the crank stands`,
+        free: 'Relieve every valve (rockers off), then find TDC',
+      }
+    case 'loopOffTrimUsed':
+      return { why: `${collide(sheet)}, chain off, the trim is used up`, free: 'Relieve every valve before going on' }
+    case 'loopOffFree':
+      return { why: 'Chain off; valves and pistons cannot meet', free: '' }
+    case 'tensionerNotReleased':
+      return { why: 'Tensioner not released', free: 'Release the tensioner' }
+    case 'loopNotCounted':
+      return { why: `${collide(sheet)}, chain on but not counted`, free: 'Count the run' }
+    case 'loopCountedOut':
+      return { why: `${collide(sheet)}, chain counted out`, free: 'Move the chain and count again' }
+  }
+}
+
+export const verdictShapeName: Record<GuardVerdict, string> = {
+  turn: 'turn',
+  trim: 'trim only',
+  doNotTurn: 'do not turn',
+  unknown: 'not known',
+}

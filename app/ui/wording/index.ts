@@ -1,0 +1,7 @@
+export * from './turning'
+export * from './steps'
+export * from './register'
+export * from './guard'
+export * from './errors'
+export * from './plausible'
+export * from './time'

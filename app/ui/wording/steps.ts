@@ -1,0 +1,34 @@
+import type { CautionId, Hindrance, StepKind } from '@link-count/core/runSheet'
+
+export const stepTitles: Record<StepKind, string> = {
+  makeSafe: 'Make safe',
+  lashFound: 'Lash as found',
+  trueTdc: 'True TDC',
+  whichTdc: 'Which TDC',
+  asFound: 'As found',
+  poseChainOff: 'To the pose, chain off',
+  setCam: 'Set the cam',
+  chainOnCount: 'Chain on: count',
+  tensioner: 'Release tensioner',
+  twoTurns: 'Two turns, read again',
+  lashLeft: 'Lash as left',
+  card: 'Card',
+}
+
+export const hindranceWords: Record<Hindrance, string> = {
+  chainAlreadyOff:
+    'It came in with its chain off, so there is nothing to read here. Setting the cam at the pose takes its place: firing or overlap is then whichever the cam is set to.',
+  noCamFigures: 'No cam figures on the build sheet.',
+}
+
+export const cautionWords: Record<CautionId, string> = {
+  manualFirst: "The maker's manual and the rules of this place come first; this is an aid to them",
+  airOff: 'Starting air shut, drained and locked out',
+  startingOff: 'Battery off, starter cannot engage',
+  ignitionOff: 'Ignition off and its lead earthed',
+  fuelOff: 'Fuel shut; no vapour, no hot metal about',
+  plugsOut: 'Plugs out, so that nothing is compressed when turned by hand',
+  injectorsOut: 'Injectors or glow plugs out, so that nothing is compressed when turned by hand',
+  handsClear: 'Hands clear of chain and sprockets; nobody else turns it without a word',
+  asbestos: 'Old gaskets and linings may be asbestos: no scraping dry, no blowing',
+}

@@ -1,0 +1,28 @@
+import react from '@vitejs/plugin-react'
+import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
+import { firstPageBudget } from './firstPageBudget'
+
+export default defineConfig({
+  root: import.meta.dirname,
+  plugins: [
+    react(),
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: false,
+      manifest: {
+        name: 'Link Count',
+        short_name: 'Link Count',
+        description: 'Retiming engines by counting',
+        display: 'standalone',
+        background_color: '#DFE4E3',
+        theme_color: '#13202A',
+        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+      workbox: { globPatterns: ['**/*.{js,css,html,svg,woff2,webmanifest}'], navigateFallback: '/index.html' },
+    }),
+    firstPageBudget(250_000),
+  ],
+  build: { target: 'es2022', sourcemap: false, manifest: true },
+  server: { port: 5180 },
+})
