@@ -1,7 +1,7 @@
 import { Button, Modal } from '@mantine/core'
 import { useState } from 'react'
 import { GuardShape } from '../../ui/GuardShape'
-import { itemSentence, itemWords, reasonWords, verdictTitle } from '../../ui/wording'
+import { itemSentence, guardSentence, itemWords, reasonWords, verdictTitle } from '../../ui/wording'
 import { useBench } from './JobContext'
 import { RegisterForm } from './RegisterForm'
 
@@ -10,21 +10,18 @@ export function GuardBar() {
   const { view } = useBench()
   const [open, setOpen] = useState(false)
   const { guard, sheet, state } = view
-  const [first] = guard.reasons.filter(({ verdict }) => verdict === guard.verdict && verdict !== 'turn')
-  const words = first && reasonWords(first, sheet)
+  const said = guardSentence(guard, sheet)
   return (
     <footer className={`guard guard-${guard.verdict}`} aria-label="Guard">
       <button
         type="button"
         className="guard-main"
         onClick={() => setOpen(true)}
-        aria-label={`Guard: ${verdictTitle(guard)}. ${words ? `${words.why}. ${words.free}` : ''} Open it`}
+        aria-label={`Guard: ${verdictTitle(guard)}. ${said} Open it`}
       >
         <GuardShape verdict={guard.verdict} />
         <strong>{verdictTitle(guard)}</strong>
-        <span className="guard-why">
-          {words ? `${words.why}. ${words.free}.` : 'Nothing holds it. Plugs out, slowly, and stop at any resistance.'}
-        </span>
+        <span className="guard-why">{said}</span>
       </button>
       <div className="guard-chips">
         {state.register.slice(0, 3).map(({ itemId, item, where }) => (

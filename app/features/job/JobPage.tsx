@@ -58,7 +58,10 @@ function JobBench({ view }: { view: JobView }) {
   useEffect(home, [home])
   const panel = useRef<HTMLDivElement>(null)
   const shownId = shown?.step.id
-  useEffect(() => panel.current?.scrollTo({ top: 0 }), [shownId])
+  useEffect(() => {
+    const section = panel.current?.querySelector('.step-panel')
+    if (section && window.matchMedia('(min-width: 901px)').matches) section.scrollIntoView({ block: 'nearest' })
+  }, [shownId])
 
   const bench: Bench = { view, side: screen.side, drawn, say, showStep: setChosenId }
   const counted = useCountedOnFace(view, shownId)
@@ -85,8 +88,10 @@ function JobBench({ view }: { view: JobView }) {
           crumbs={[{ words: view.engine.name, to: `/engine/${view.engine.id}` }, { words: `Job ${job.number}` }]}
         >
           <Button variant="quiet" onClick={flip} className="side-button">
-            <span className="wide">Seen from </span>
-            <strong>{sideName(sheet, screen.side)}</strong> <span aria-hidden="true">⇄</span>
+            <span>
+              <span className="wide">Seen from </span>
+              <strong>{sideName(sheet, screen.side)}</strong> <span aria-hidden="true">⇄</span>
+            </span>
           </Button>
           <Button variant="quiet" onClick={() => setDialog('ledger')} className="wide">
             Ledger

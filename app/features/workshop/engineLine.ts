@@ -35,7 +35,7 @@ export function engineLine(view: JobView | undefined): EngineLine {
         ? `Not proved: ${lower(open[0] ?? '')}${open.length > 1 ? `, and ${open.length - 1} more` : ''}`
         : 'Two turns by hand, everything read again'
     return {
-      shape: state.register.length > 0 ? guard.verdict : 'turn',
+      shape: state.register.length > 0 ? guard.verdict : open.length > 0 ? 'unknown' : 'turn',
       headline: open.length === 0 ? 'Timed and proved' : 'Timed',
       detail,
       button: 'Card',

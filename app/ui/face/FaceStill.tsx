@@ -51,7 +51,7 @@ export function FaceStill({
     )
   }
   const { scene, projection, crankDeg, outer, inner } = drawn
-  const linkWidth = Math.max(2, scene.solved.path.pitchMm * projection.scale * 0.5)
+  const linkWidth = Math.max(3.4, scene.solved.path.pitchMm * projection.scale * 0.5)
   const schematic = scene.solved.drawn === 'schematic'
   return (
     <svg

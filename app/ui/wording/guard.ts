@@ -20,6 +20,21 @@ interface ReasonWords {
 const collide = (sheet: BuildSheet) =>
   sheet.interference.value === 'yes' ? 'Interference engine' : 'Interference not known, so treated as yes'
 
+const freeItem = (item: keyof typeof itemWords) =>
+  ({
+    stop: 'Take the stop out',
+    lockingPin: 'Take the pin out',
+    tensionerPin: 'Release the tensioner',
+    rag: 'Take the rag out',
+    tie: 'Take the tie off',
+    lock: 'Take the lock off',
+    capsLoose: 'Tighten the caps',
+    fingerTight: 'Tighten the bolts',
+    tabsNotBent: 'Bend the tabs',
+    valvesRelieved: 'Put the rockers back',
+    other: 'Take it out',
+  })[item]
+
 /** Why the guard says what it says, and what would free it. */
 export function reasonWords({ code, item }: GuardReason, sheet: BuildSheet): ReasonWords {
   switch (code) {
@@ -30,7 +45,7 @@ export function reasonWords({ code, item }: GuardReason, sheet: BuildSheet): Rea
     case 'capsLoose':
     case 'itemIn':
       return item
-        ? { why: itemSentence(item.item, item.where), free: `${itemWords[item.item].takeOut}, then say so` }
+        ? { why: itemSentence(item.item, item.where), free: freeItem(item.item) }
         : { why: 'Something is in', free: 'Take it out' }
     case 'loopOff':
       return { why: `${collide(sheet)}, chain off at the pose`, free: 'Chain on and counted, or every valve relieved' }
@@ -62,4 +77,14 @@ export const verdictShapeName: Record<GuardVerdict, string> = {
   trim: 'trim only',
   doNotTurn: 'do not turn',
   unknown: 'not known',
+}
+
+/** The guard's line: what holds it, and the first thing that would free it. What is on the register stands beside it by name. */
+export function guardSentence({ verdict, reasons }: Guard, sheet: BuildSheet): string {
+  const holding = reasons.filter((reason) => reason.verdict !== 'turn')
+  if (verdict === 'turn' || holding.length === 0) return 'Nothing holds it. Plugs out, slowly, and stop at any resistance.'
+  const named = holding.filter(({ item }) => !item)
+  const whys = [...new Set((named.length > 0 ? named : holding).map((reason) => reasonWords(reason, sheet).why))]
+  const first = holding[0] as GuardReason
+  return `${whys.slice(0, 2).join('. ')}. ${reasonWords(first, sheet).free}.`
 }

@@ -100,7 +100,7 @@ export function Face({ scene, counted }: { readonly scene: DriveScene; readonly 
         const [here, before, after] = [scene.pinAt(k, deg), scene.pinAt(k - 1, deg), scene.pinAt(k + 1, deg)]
         const [dx, dy] = [projection.x(after) - projection.x(before), projection.y(after) - projection.y(before)]
         const length = Math.hypot(dx, dy) || 1
-        const outwards = -projection.mirror * (solved.members[0]?.side ?? 1)
+        const outwards = projection.mirror * (solved.members[0]?.side ?? 1)
         const reach = 24
         const x = projection.x(here) - (outwards * dy * reach) / length
         const y = projection.y(here) + (outwards * dx * reach) / length
@@ -228,7 +228,7 @@ function Shoe({
   if (arc?.kind !== 'arc') return null
   const half = Math.max(Math.abs(arc.sweepDeg) / 2 + 6, 14)
   const middle = arc.fromDeg + arc.sweepDeg / 2
-  const inner = r - (outside ? 5 : 5)
+  const inner = r - (outside ? 1 : -1) * (6 + scene.solved.path.pitchMm * projection.scale * 0.3)
   const point = (deg: number) => {
     const rad = (deg * Math.PI) / 180
     return `${(x + projection.mirror * inner * Math.cos(rad)).toFixed(1)} ${(y - inner * Math.sin(rad)).toFixed(1)}`

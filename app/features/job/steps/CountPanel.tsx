@@ -194,7 +194,6 @@ function TheMove({ verdict, loop, phase, step }: { verdict: CountVerdict; loop: 
           The cam then stands {formatLateness(leftover)} at the crank. The crank stays.
         </p>
       </div>
-      {suspicion && <p className="soft">{suspicion} Count once more before moving anything.</p>}
       {phase !== 'found' && loopOn && (
         <Button
           variant="filled"
@@ -207,6 +206,7 @@ function TheMove({ verdict, loop, phase, step }: { verdict: CountVerdict; loop: 
           Moved it: count again
         </Button>
       )}
+      {suspicion && <p className="soft">{suspicion} Count once more before moving anything.</p>}
     </>
   )
 }

@@ -1,0 +1,93 @@
+import { expect, type Locator, type Page } from '@playwright/test'
+
+/** Somebody at the bench: presses, writes and counts by one kind of hand. Journeys are written once and done by each. */
+export interface Actor {
+  readonly page: Page
+  press(name: string | RegExp, role?: 'button' | 'link' | 'radio' | 'checkbox'): Promise<void>
+  write(label: string | RegExp, text: string): Promise<void>
+  choose(label: string | RegExp, option: string): Promise<void>
+  open(summary: string | RegExp): Promise<void>
+  count(n: number): Promise<void>
+}
+
+abstract class Hand implements Actor {
+  constructor(readonly page: Page) {}
+  protected abstract act(target: Locator): Promise<void>
+
+  async press(name: string | RegExp, role: 'button' | 'link' | 'radio' | 'checkbox' = 'button') {
+    const target = this.page.getByRole(role, { name }).filter({ visible: true }).first()
+    await expect(target).toBeEnabled()
+    await this.act(target)
+  }
+  async write(label: string | RegExp, text: string) {
+    const field = this.page.getByLabel(label).filter({ visible: true }).first()
+    await this.act(field)
+    await this.page.keyboard.press('Control+A')
+    await this.page.keyboard.type(text)
+  }
+  async choose(label: string | RegExp, option: string) {
+    await this.page.getByLabel(label).filter({ visible: true }).first().selectOption({ label: option })
+  }
+  async open(summary: string | RegExp) {
+    const part = this.page.locator('details', { has: this.page.locator('summary', { hasText: summary }) }).filter({ visible: true }).first()
+    if ((await part.getAttribute('open')) === null) await this.act(part.locator('summary'))
+  }
+  async count(n: number) {
+    const counter = this.page.getByRole('button', { name: /counted\. Touch for each pin/ })
+    for (let i = 0; i < n; i++) {
+      await this.act(counter)
+      await expect(counter).toHaveAccessibleName(new RegExp(`^${i + 1} counted`))
+    }
+  }
+}
+
+export class MouseHand extends Hand {
+  protected act(target: Locator) {
+    return target.click()
+  }
+}
+
+export class TouchHand extends Hand {
+  protected act(target: Locator) {
+    return target.tap()
+  }
+}
+
+/** Never a pointer: everything is reached with Tab and arrows, and done with keys. */
+export class KeyHand extends Hand {
+  protected async act(target: Locator) {
+    await this.reach(target)
+    const kind = await target.evaluate((node) => (node instanceof HTMLInputElement ? node.type : node.tagName.toLowerCase()))
+    if (kind === 'radio' || kind === 'checkbox') await this.page.keyboard.press('Space')
+    else if (kind === 'button' || kind === 'a' || kind === 'summary') await this.page.keyboard.press('Enter')
+  }
+  override async choose(label: string | RegExp, option: string) {
+    const field = this.page.getByLabel(label).filter({ visible: true }).first()
+    await this.reach(field)
+    await this.page.keyboard.type(option)
+    await expect(field.locator('option:checked')).toHaveText(option)
+  }
+  override async count(n: number) {
+    const counter = this.page.getByRole('button', { name: /counted\. Touch for each pin/ })
+    await this.reach(counter)
+    for (let i = 0; i < n; i++) await this.page.keyboard.press('Space')
+    await expect(counter).toHaveAccessibleName(new RegExp(`^${n} counted`))
+  }
+  /** Tabs until the target has the focus; a radio is reached through its group by arrows. */
+  private async reach(target: Locator) {
+    await expect(target).toBeVisible()
+    const focused = () => target.evaluate((node) => document.activeElement === node)
+    const isRadio = await target.evaluate((node) => node instanceof HTMLInputElement && node.type === 'radio')
+    for (let i = 0; i < 160; i++) {
+      if (await focused()) return
+      const inGroup =
+        isRadio &&
+        (await target.evaluate((node) => {
+          const active = document.activeElement
+          return active instanceof HTMLInputElement && active.type === 'radio' && active.name === (node as HTMLInputElement).name
+        }))
+      await this.page.keyboard.press(inGroup ? 'ArrowRight' : 'Tab')
+    }
+    throw new Error(`The keyboard does not reach ${target}`)
+  }
+}

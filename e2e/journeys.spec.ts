@@ -1,0 +1,59 @@
+import { expect, test } from '@playwright/test'
+import { KeyHand, MouseHand, TouchHand, type Actor } from './actor'
+import { chainOffAndOn, enterEngine, findZero, makeSafeAndLash, proveAndClose, startJob, whichAndAsFound } from './retimeJourney'
+
+async function retime(actor: Actor) {
+  await enterEngine(actor)
+  await startJob(actor)
+  await makeSafeAndLash(actor)
+  await findZero(actor)
+  await whichAndAsFound(actor)
+  await chainOffAndOn(actor)
+  await proveAndClose(actor)
+}
+
+test('an engine is entered by hand and taken through every step to a card on one page', async ({ page }) => {
+  await retime(new MouseHand(page))
+  const pdf = await page.pdf({ preferCSSPageSize: true, printBackground: true })
+  expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1)
+})
+
+test('the same entirely by keyboard', async ({ page }) => {
+  await retime(new KeyHand(page))
+})
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+  test('the same by touch, and nothing is wider than the screen', async ({ page }) => {
+    await retime(new TouchHand(page))
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  })
+})
+
+test('the page is closed in the middle of a count and comes back to the same place', async ({ page, context }) => {
+  const actor = new MouseHand(page)
+  await enterEngine(actor)
+  await startJob(actor)
+  await makeSafeAndLash(actor)
+  await findZero(actor)
+  await actor.press(/It stands there/)
+  await actor.press('Air pushed past')
+  await actor.press(/^Go on/)
+  await actor.write('The degree wheel reads', '11')
+  await actor.press('Write it down')
+  await actor.open('Count the tight run')
+  await actor.press('First no, last yes')
+  await actor.count(12)
+  const address = page.url()
+  await page.close()
+
+  const again = new MouseHand(await context.newPage())
+  await again.page.goto(address)
+  await expect(again.page.getByRole('heading', { name: 'As found' })).toBeVisible()
+  await again.open('Count the tight run')
+  await expect(again.page.getByRole('button', { name: /^12 counted/ })).toBeVisible()
+  // The workshop says the same.
+  await again.page.goto('/')
+  await expect(again.page).toHaveURL(/\/own$/)
+  await expect(again.page.getByText('As found', { exact: true })).toBeVisible()
+})

@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test'
+
+export const PORT = 4185
+
+export const launchOptions = {
+  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+}
+
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.ts',
+  outputDir: '../test-results',
+  timeout: 90_000,
+  expect: { timeout: 8_000 },
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  forbidOnly: true,
+  use: { baseURL: `http://localhost:${PORT}`, viewport: { width: 1280, height: 800 }, launchOptions, serviceWorkers: 'block' },
+  webServer: { command: 'npx tsx ../server/main.ts', port: PORT, env: { PORT: String(PORT) }, reuseExistingServer: false },
+})

@@ -1,0 +1,3 @@
+import { ensureInstalled } from './run.mjs'
+
+ensureInstalled()
