@@ -15,7 +15,10 @@ abstract class Hand implements Actor {
   protected abstract act(target: Locator): Promise<void>
 
   async press(name: string | RegExp, role: 'button' | 'link' | 'radio' | 'checkbox' = 'button') {
-    const target = this.page.getByRole(role, { name }).filter({ visible: true }).first()
+    const target = this.page
+      .getByRole(role, typeof name === 'string' ? { name, exact: true } : { name })
+      .filter({ visible: true })
+      .first()
     await expect(target).toBeEnabled()
     await this.act(target)
   }
@@ -29,8 +32,15 @@ abstract class Hand implements Actor {
     await this.page.getByLabel(label).filter({ visible: true }).first().selectOption({ label: option })
   }
   async open(summary: string | RegExp) {
-    const part = this.page.locator('details', { has: this.page.locator('summary', { hasText: summary }) }).filter({ visible: true }).first()
-    if ((await part.getAttribute('open')) === null) await this.act(part.locator('summary'))
+    const part = this.page
+      .locator('details', { has: this.page.locator('summary', { hasText: summary }) })
+      .filter({ visible: true })
+      .first()
+    // A part may open by itself once the one before it is written, so: until it is open.
+    await expect(async () => {
+      if ((await part.getAttribute('open')) === null) await this.act(part.locator('summary'))
+      await expect(part).toHaveAttribute('open', '', { timeout: 500 })
+    }).toPass()
   }
   async count(n: number) {
     const counter = this.page.getByRole('button', { name: /counted\. Touch for each pin/ })
@@ -57,7 +67,9 @@ export class TouchHand extends Hand {
 export class KeyHand extends Hand {
   protected async act(target: Locator) {
     await this.reach(target)
-    const kind = await target.evaluate((node) => (node instanceof HTMLInputElement ? node.type : node.tagName.toLowerCase()))
+    const kind = await target.evaluate((node) =>
+      node instanceof HTMLInputElement ? node.type : node.tagName.toLowerCase(),
+    )
     if (kind === 'radio' || kind === 'checkbox') await this.page.keyboard.press('Space')
     else if (kind === 'button' || kind === 'a' || kind === 'summary') await this.page.keyboard.press('Enter')
   }
@@ -84,7 +96,11 @@ export class KeyHand extends Hand {
         isRadio &&
         (await target.evaluate((node) => {
           const active = document.activeElement
-          return active instanceof HTMLInputElement && active.type === 'radio' && active.name === (node as HTMLInputElement).name
+          return (
+            active instanceof HTMLInputElement &&
+            active.type === 'radio' &&
+            active.name === (node as HTMLInputElement).name
+          )
         }))
       await this.page.keyboard.press(inGroup ? 'ArrowRight' : 'Tab')
     }

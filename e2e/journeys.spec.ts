@@ -1,6 +1,14 @@
 import { expect, test } from '@playwright/test'
 import { KeyHand, MouseHand, TouchHand, type Actor } from './actor'
-import { chainOffAndOn, enterEngine, findZero, makeSafeAndLash, proveAndClose, startJob, whichAndAsFound } from './retimeJourney'
+import {
+  chainOffAndOn,
+  enterEngine,
+  findZero,
+  makeSafeAndLash,
+  proveAndClose,
+  startJob,
+  whichAndAsFound,
+} from './retimeJourney'
 
 async function retime(actor: Actor) {
   await enterEngine(actor)

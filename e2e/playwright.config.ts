@@ -25,6 +25,16 @@ export default defineConfig({
   workers: 2,
   retries: 0,
   forbidOnly: true,
-  use: { baseURL: `http://localhost:${PORT}`, viewport: { width: 1280, height: 800 }, launchOptions, serviceWorkers: 'block' },
-  webServer: { command: 'npx tsx ../server/main.ts', port: PORT, env: { PORT: String(PORT) }, reuseExistingServer: false },
+  use: {
+    baseURL: `http://localhost:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions,
+    serviceWorkers: 'block',
+  },
+  webServer: {
+    command: 'npx tsx ../server/main.ts',
+    port: PORT,
+    env: { PORT: String(PORT) },
+    reuseExistingServer: false,
+  },
 })

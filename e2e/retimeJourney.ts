@@ -5,7 +5,9 @@ import type { Actor } from './actor'
  *  teeth 19 and 38: one cam tooth is 360 / 38 * 2 = 18.95° of the crank;
  *  stop contacts 340 and 30 on a half-degree wheel: zero 5.00°, ± 2 * 0.5 / sqrt(12) / sqrt(2) = 0.20°;
  *  cam mark at wheel 11: 6.0° late;
- *  runs, wraps and the count of 29 for p 9.525, 19 and 38 teeth, 193.781 mm apart 4.143° from upright (handbook 7, shoe left out). */
+ *  pitch radii 28.933 and 57.671, axes 193.781 apart: run sqrt(193.781² - 28.738²) = 191.638 mm = 20.120 pitches, touching at
+ *  4.143 + acos(-28.738 / 193.781) = 102.671° from upright. Cam mark at 20°: 82.671 * 38 / 360 = 8.726; crank mark at 105°:
+ *  2.329 * 19 / 360 = 0.123. Expected 28.97, so 29 pitches, 0.6° late left over. Two turns later, wheel 5.5 is 0.5° late. */
 
 /** Begins an engine in an empty workshop and fills its build sheet. */
 export async function enterEngine(actor: Actor) {
@@ -30,7 +32,7 @@ export async function enterEngine(actor: Actor) {
   await actor.write('Cam stands towards', '4.143')
   await actor.write('Tensioner shoe, radius to the pin line', '62 mm')
   await actor.write('Crank mark points to, in the pose', '105')
-  await actor.write('Cam mark points to, in the pose', '30')
+  await actor.write('Cam mark points to, in the pose', '20')
   await actor.write('Inlet opens, before TDC', '17')
   await actor.write('Inlet closes, after BDC', '57')
   await actor.write('Exhaust opens, before BDC', '60')
@@ -52,7 +54,16 @@ export async function startJob(actor: Actor) {
 export async function makeSafeAndLash(actor: Actor) {
   const { page } = actor
   await expect(page.getByLabel('Guard', { exact: true })).toContainText('Do not turn')
-  for (const words of [/maker's manual/, /Battery off/, /Ignition off/, /Fuel shut/, /Plugs out/, /Hands clear/, /asbestos/]) await actor.press(words, 'checkbox')
+  for (const words of [
+    /maker's manual/,
+    /Battery off/,
+    /Ignition off/,
+    /Fuel shut/,
+    /Plugs out/,
+    /Hands clear/,
+    /asbestos/,
+  ])
+    await actor.press(words, 'checkbox')
   await expect(page.getByLabel('Guard', { exact: true })).toContainText('May be turned')
   await actor.press('Go on')
   await actor.write('Lash, 1 inlet', '.010 in')

@@ -23,7 +23,9 @@ export function ensureInstalled() {
 
 /** The browser for end-to-end tests: Debian's Chromium, installed when it may be, else a plain message and a failure. */
 export function ensureChromium() {
-  const known = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => path && existsSync(path))
+  const known = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find(
+    (path) => path && existsSync(path),
+  )
   if (known) return known
   console.log('Chromium is missing; installing it from Debian’s packages.')
   const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n']

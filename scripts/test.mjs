@@ -33,10 +33,15 @@ count('lint', run('npm', ['run', '--silent', 'lint']))
 count('types', run('npm', ['run', '--silent', 'types']))
 
 const unit = join(folder, 'unit.json')
-countReport('unit', run('npx', ['vitest', 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${unit}`]), unit, (report) => ({
-  passed: report.numPassedTests,
-  failed: report.numFailedTests + (report.numPendingTests ?? 0),
-}))
+countReport(
+  'unit',
+  run('npx', ['vitest', 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${unit}`]),
+  unit,
+  (report) => ({
+    passed: report.numPassedTests,
+    failed: report.numFailedTests + (report.numPendingTests ?? 0),
+  }),
+)
 
 const built = run('npm', ['run', '--silent', 'build'])
 count('build', built)
@@ -46,7 +51,10 @@ if (built === 0) {
     CHROMIUM: chromium,
     PLAYWRIGHT_JSON_OUTPUT_FILE: report,
   })
-  countReport('end-to-end', code, report, ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected + stats.skipped }))
+  countReport('end-to-end', code, report, ({ stats }) => ({
+    passed: stats.expected + stats.flaky,
+    failed: stats.unexpected + stats.skipped,
+  }))
 }
 
 console.log(`${passed} passed, ${failed} failed`)

@@ -27,12 +27,15 @@ export const COUNT_SIGMA_PITCHES = 0.25
 
 const AGREE_SIGMAS = 3
 
-/** Timing of one camshaft from its witnesses: weighted mean (1/sigma²), proved by two of different kinds that agree within
- *  three sigma of their difference and none that does not. Undefined without a witness. */
+/** Timing of one camshaft from its witnesses: weighted mean (1/sigma²) of what was read on the crank. A count cannot see stretch,
+ *  so it is a witness of the tooth and is averaged in only when nothing sharper was read. Proved by two of different kinds
+ *  that agree within three sigma of their difference and none that does not. Undefined without a witness. */
 export function combineTiming(witnesses: readonly TimingWitness[]): CamTiming | undefined {
   if (witnesses.length === 0) return undefined
-  const total = witnesses.reduce((sum, { sigmaDeg }) => sum + 1 / sigmaDeg ** 2, 0)
-  const latenessDeg = witnesses.reduce((sum, w) => sum + w.latenessDeg / w.sigmaDeg ** 2, 0) / total
+  const read = witnesses.filter(({ kind }) => kind !== 'count')
+  const averaged = read.length > 0 ? read : witnesses
+  const total = averaged.reduce((sum, { sigmaDeg }) => sum + 1 / sigmaDeg ** 2, 0)
+  const latenessDeg = averaged.reduce((sum, w) => sum + w.latenessDeg / w.sigmaDeg ** 2, 0) / total
   const sharpest = witnesses.reduce((best, w) => (w.sigmaDeg < best.sigmaDeg ? w : best))
   const misfits = witnesses
     .map((w) => ({ w, offDeg: w.latenessDeg - sharpest.latenessDeg }))

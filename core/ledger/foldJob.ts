@@ -103,8 +103,8 @@ function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
       else draft.ticked.delete(entry.cautionId)
       return
     case 'step':
-      if (entry.outcome === 'reopened') delete draft.steps[entry.target]
-      else draft.steps[entry.target] = { outcome: entry.outcome, reason: entry.reason }
+      draft.steps = Object.fromEntries(Object.entries(draft.steps).filter(([id]) => id !== entry.target))
+      if (entry.outcome !== 'reopened') draft.steps[entry.target] = { outcome: entry.outcome, reason: entry.reason }
       return
     case 'item':
       return takeItem(draft, entry)

@@ -32,7 +32,7 @@ export function TimingFigure({ timing, view }: { readonly timing: CamTiming; rea
           }
         }),
         formula:
-          'Read minus specified, in crank degrees, late is plus. Several witnesses are averaged by weight. A count tells the tooth and not the stretch, so it weighs little.',
+          'Read minus specified, in crank degrees, late is plus. What was read on the crank is averaged by weight. A count tells the tooth and not the stretch: it is a witness and is not averaged in.',
         source:
           'Two witnesses of different kinds that agree within three sigma prove it. The ± of a mark by eye and of a count are common practice.',
       }}

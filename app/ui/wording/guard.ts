@@ -82,7 +82,8 @@ export const verdictShapeName: Record<GuardVerdict, string> = {
 /** The guard's line: what holds it, and the first thing that would free it. What is on the register stands beside it by name. */
 export function guardSentence({ verdict, reasons }: Guard, sheet: BuildSheet): string {
   const holding = reasons.filter((reason) => reason.verdict !== 'turn')
-  if (verdict === 'turn' || holding.length === 0) return 'Nothing holds it. Plugs out, slowly, and stop at any resistance.'
+  if (verdict === 'turn' || holding.length === 0)
+    return 'Nothing holds it. Plugs out, slowly, and stop at any resistance.'
   const named = holding.filter(({ item }) => !item)
   const whys = [...new Set((named.length > 0 ? named : holding).map((reason) => reasonWords(reason, sheet).why))]
   const first = holding[0] as GuardReason
