@@ -1,0 +1,66 @@
+import 'fake-indexeddb/auto'
+import Dexie from 'dexie'
+import { afterEach, expect, test } from 'vitest'
+import { parseFile } from '@link-count/core/file'
+import { WorkshopDatabase } from './database'
+import { seedDemo } from './openWorkshop'
+import { fileMigrations, storeVersions } from './migrations'
+import version1 from './fixtures/version-1.json'
+
+afterEach(async () => {
+  await Dexie.delete('link-count-own')
+  await Dexie.delete('link-count-demo')
+})
+
+test('versions run from 1 without gaps and have names of their own', () => {
+  expect(storeVersions.map(({ version }) => version)).toEqual(storeVersions.map((_one, i) => i + 1))
+  expect(new Set(storeVersions.map(({ name }) => name)).size).toBe(storeVersions.length)
+})
+
+test('a file of version 1 is still opened', () => {
+  const parsed = parseFile(JSON.stringify(version1), fileMigrations)
+  expect(parsed.ok && parsed.value.entries.length).toBe(version1.entries.length)
+})
+
+test('a database of version 1 is still opened with every row', async () => {
+  const old = new Dexie('link-count-own')
+  old
+    .version(1)
+    .stores({
+      engines: 'id',
+      sheets: 'id, engineId',
+      jobs: 'id, engineId',
+      entries: 'id, jobId',
+      drafts: 'id',
+      pictures: 'id, jobId',
+      meta: 'id',
+    })
+  await old.table('engines').bulkAdd(version1.engines)
+  await old.table('entries').bulkAdd(version1.entries)
+  old.close()
+  const db = new WorkshopDatabase('own')
+  expect(await db.entries.count()).toBe(version1.entries.length)
+  expect(await db.engines.toArray()).toEqual(version1.engines)
+  db.close()
+})
+
+test('adding records is all or nothing', async () => {
+  const db = new WorkshopDatabase('own')
+  const parsed = parseFile(JSON.stringify(version1), fileMigrations)
+  if (!parsed.ok) throw new Error(parsed.error.code)
+  const twice = { ...parsed.value, entries: [...parsed.value.entries, ...parsed.value.entries] }
+  await expect(db.atomically(twice, [])).rejects.toThrow()
+  expect(await db.engines.count()).toBe(0)
+  await db.atomically(parsed.value, [])
+  expect(await db.entries.count()).toBe(version1.entries.length)
+  db.close()
+})
+
+test('the demo is another database than the mechanic’s own', async () => {
+  const [demo, own] = [new WorkshopDatabase('demo'), new WorkshopDatabase('own')]
+  await seedDemo(demo)
+  expect(await demo.engines.count()).toBeGreaterThanOrEqual(5)
+  expect(await own.engines.count()).toBe(0)
+  demo.close()
+  own.close()
+})

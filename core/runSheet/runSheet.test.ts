@@ -1,0 +1,113 @@
+import { describe, expect, test } from 'vitest'
+import type { EntryDraft } from '../model'
+import { inlineOneChain } from '../starters'
+import {
+  atPose,
+  benchJob,
+  benchSheet,
+  camMark,
+  chain,
+  counted,
+  halfProved,
+  item,
+  madeSafe,
+  stateAfter,
+  tensioner,
+  turned,
+} from '../testing/bench'
+import { cautionsFor, cycleEvents, makeRunSheet, nextEvent, statusOf, stepInHand, strokesOf, type StepKind } from '.'
+
+const sheet = benchSheet()
+const steps = makeRunSheet(sheet, benchJob)
+function status(kind: StepKind, drafts: readonly EntryDraft[], job = benchJob) {
+  const step = steps.find((one) => one.kind === kind)
+  if (!step) throw new Error(kind)
+  return statusOf({ step, sheet, job, state: stateAfter(drafts, sheet, job) })
+}
+
+test('the whole job in its order', () => {
+  expect(steps.map(({ kind }) => kind)).toEqual([
+    'makeSafe',
+    'lashFound',
+    'trueTdc',
+    'whichTdc',
+    'asFound',
+    'poseChainOff',
+    'setCam',
+    'chainOnCount',
+    'tensioner',
+    'twoTurns',
+    'lashLeft',
+    'card',
+  ])
+})
+test('an engine without a tensioner has no such step', () => {
+  const plain = inlineOneChain({ id: 's', engineId: 'e', at: sheet.at, cylinders: 4, guide: true, tensioner: false })
+  expect(makeRunSheet(plain, benchJob).some(({ kind }) => kind === 'tensioner')).toBe(false)
+})
+test('cautions fit the engine', () => {
+  const ids = (fuel: 'petrol' | 'diesel', starting: 'battery' | 'air') =>
+    cautionsFor({ fuel, starting }).map(({ id }) => id)
+  expect(ids('diesel', 'air')).toContain('airOff')
+  expect(ids('diesel', 'air')).toContain('injectorsOut')
+  expect(ids('diesel', 'air')).not.toContain('ignitionOff')
+  expect(ids('petrol', 'battery')).toContain('plugsOut')
+})
+
+describe('how far a step is', () => {
+  test.each<[StepKind, EntryDraft[], string]>([
+    ['makeSafe', madeSafe.slice(0, 2), 'part'],
+    ['makeSafe', madeSafe, 'proved'],
+    ['trueTdc', halfProved.slice(0, 2), 'read'],
+    ['trueTdc', [...halfProved.slice(0, 2), item('stop')], 'part'],
+    ['trueTdc', halfProved, 'proved'],
+    ['whichTdc', halfProved.slice(0, 5), 'read'],
+    ['whichTdc', halfProved, 'proved'],
+    ['asFound', [...halfProved, camMark(11, 'found')], 'read'],
+    ['asFound', [...halfProved, camMark(11, 'found'), counted(29, 'found')], 'proved'],
+    ['poseChainOff', [...halfProved, chain('off')], 'proved'],
+    ['chainOnCount', [...halfProved, chain('off'), chain('on')], 'part'],
+    ['chainOnCount', [...halfProved, chain('off'), chain('on'), counted(28)], 'part'],
+    ['chainOnCount', [...halfProved, chain('off'), chain('on'), counted(29)], 'read'],
+    ['tensioner', [tensioner('fitted')], 'part'],
+    ['tensioner', [tensioner('released')], 'read'],
+    ['twoTurns', [...halfProved, turned(720)], 'part'],
+    ['twoTurns', [...halfProved, turned(360), camMark(5, 'left')], 'part'],
+    ['twoTurns', [...halfProved, turned(720), camMark(5, 'left')], 'read'],
+    ['twoTurns', [...halfProved, turned(720), camMark(5, 'left'), counted(29, 'left')], 'proved'],
+  ])('%s', (kind, drafts, evidence) => expect(status(kind, drafts).evidence).toBe(evidence))
+
+  test('arrived with its chain off: what cannot be read says so', () => {
+    const job = { ...benchJob, arrival: 'chainOff' as const }
+    expect(status('asFound', [], job)).toMatchObject({ outcome: 'cannot', hindrance: 'chainAlreadyOff' })
+    expect(status('poseChainOff', [atPose], job).evidence).toBe('proved')
+  })
+  test('the step in hand is the first open one, also after one is opened again', () => {
+    const inHand = (drafts: EntryDraft[]) =>
+      stepInHand(steps, (step) => statusOf({ step, sheet, job: benchJob, state: stateAfter(drafts) }))?.kind
+    const done: EntryDraft = { kind: 'step', target: 'makeSafe', outcome: 'done', reason: '' }
+    expect(inHand([])).toBe('makeSafe')
+    expect(inHand([done, { kind: 'step', target: 'lashFound', outcome: 'skipped', reason: 'no blades here' }])).toBe(
+      'trueTdc',
+    )
+    expect(inHand([done, { ...done, outcome: 'reopened' }])).toBe('makeSafe')
+  })
+})
+
+describe('the cycle', () => {
+  test('strokes of a cylinder are cut at the ends of the strip and fill it', () => {
+    const spans = strokesOf(
+      {
+        ...sheet,
+        cylinders: [{ id: 'a', name: 'A', bankId: 'bank', firingDeg: { value: 480, typed: '', trust: 'manual' } }],
+      },
+      'a',
+    )
+    expect(spans[0]).toEqual({ stroke: 'exhaust', fromDeg: 0, toDeg: 120 })
+    expect(spans.reduce((sum, { fromDeg, toDeg }) => sum + toDeg - fromDeg, 0)).toBe(720)
+  })
+  test('the next thing ahead, past the end of the cycle too', () => {
+    const events = cycleEvents(sheet)
+    expect(nextEvent(events, 10, 720)).toMatchObject({ aheadDeg: 710 })
+  })
+})

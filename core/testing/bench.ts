@@ -1,0 +1,143 @@
+import { foldJob, type JobState } from '../ledger'
+import type { BuildSheet, Entry, EntryDraft, Job } from '../model'
+import { inlineOneChain, INLINE_IDS as ids } from '../starters'
+
+const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
+const AT = '2026-01-05T08:00:00.000Z'
+
+/** A single-cylinder interference engine, 19 and 38 teeth, its expected count from a book: 29. */
+export function benchSheet(change: Partial<BuildSheet> = {}): BuildSheet {
+  const base = inlineOneChain({ id: 'sheet', engineId: 'engine', at: AT, cylinders: 1, guide: false, tensioner: true })
+  return {
+    ...base,
+    running: known('clockwise' as const),
+    interference: known('yes' as const),
+    members: base.members.map((member) =>
+      member.kind === 'sprocket' ? { ...member, teeth: known(member.id === ids.camSprocket ? 38 : 19) } : member,
+    ),
+    loops: base.loops.map((loop) => ({ ...loop, pitches: known(70) })),
+    counts: [
+      {
+        id: 'book',
+        loopId: ids.chain,
+        fromMarkId: ids.camMark,
+        toMarkId: ids.crankMark,
+        run: 'tight',
+        pitches: known(29),
+      },
+    ],
+    ...change,
+  }
+}
+
+export const benchJob: Job = {
+  id: 'job',
+  engineId: 'engine',
+  number: 1,
+  at: AT,
+  sheetId: 'sheet',
+  arrival: 'chainOn',
+  reason: '',
+}
+
+let serial = 0
+/** Entries as one device would write them. */
+export function entriesOf(drafts: readonly EntryDraft[], device = 'd-1', from = 1): Entry[] {
+  return drafts.map(
+    (draft, i) =>
+      ({
+        conditions: [],
+        typed: [],
+        ...draft,
+        id: `e-${device}-${serial++}`,
+        jobId: 'job',
+        sheetId: 'sheet',
+        device,
+        counter: from + i,
+        at: AT,
+        seenFrom: 'timing',
+      }) as Entry,
+  )
+}
+
+export const stateAfter = (drafts: readonly EntryDraft[], sheet = benchSheet(), job = benchJob): JobState =>
+  foldJob({ job, sheets: [sheet], entries: entriesOf(drafts) })
+
+/* Things that are often said. */
+export const CYL = 'cyl-1'
+export const madeSafe: EntryDraft[] = [
+  'manualFirst',
+  'startingOff',
+  'ignitionOff',
+  'fuelOff',
+  'plugsOut',
+  'handsClear',
+  'asbestos',
+].map((cautionId) => ({
+  kind: 'tick',
+  cautionId,
+  ticked: true,
+}))
+export const degreeWheel: EntryDraft = { kind: 'degreeWheel', readToDeg: 0.5, rises: 'running' }
+export const stops = (firstDeg: number, secondDeg: number): EntryDraft => ({
+  kind: 'stopContacts',
+  cylinderId: CYL,
+  firstDeg,
+  secondDeg,
+})
+export const atTdc: EntryDraft = { kind: 'stands', place: 'tdc', cylinderId: CYL }
+export const atPose: EntryDraft = { kind: 'stands', place: 'pose', cylinderId: CYL }
+export const saw = (evidence: 'thumb' | 'lobes' | 'rocking', says: 'firing' | 'overlap'): EntryDraft => ({
+  kind: 'witness',
+  cylinderId: CYL,
+  evidence,
+  says,
+})
+export const turned = (deg: number, ended: 'short' | 'onMark' | 'past' = 'onMark', wheelDeg?: number): EntryDraft => ({
+  kind: 'turned',
+  deg,
+  ended,
+  ...(wheelDeg === undefined ? {} : { wheelDeg }),
+})
+export const item = (
+  kind: 'stop' | 'lock' | 'capsLoose' | 'rag' | 'valvesRelieved' | 'tabsNotBent',
+  change: 'in' | 'out' = 'in',
+): EntryDraft => ({
+  kind: 'item',
+  itemId: kind,
+  item: kind,
+  where: '',
+  change,
+})
+export const chain = (change: 'off' | 'on'): EntryDraft => ({ kind: 'loop', loopId: ids.chain, change })
+export const tensioner = (state: 'heldBack' | 'fitted' | 'released' | 'proven'): EntryDraft => ({
+  kind: 'tensioner',
+  memberId: ids.tensioner,
+  state,
+})
+export const counted = (n: number, phase: 'found' | 'set' | 'left' = 'set'): EntryDraft => ({
+  kind: 'count',
+  loopId: ids.chain,
+  fromMarkId: ids.camMark,
+  toMarkId: ids.crankMark,
+  run: 'tight',
+  rule: 'lastOnly',
+  counted: n,
+  phase,
+})
+export const camMark = (wheelDeg: number, phase: 'found' | 'left'): EntryDraft => ({
+  kind: 'camMark',
+  shaftId: ids.cam,
+  markId: ids.camMark,
+  phase,
+  approach: 'running',
+  wheelDeg,
+})
+export const halfProved: EntryDraft[] = [
+  degreeWheel,
+  stops(340, 30),
+  stops(330, 40),
+  atTdc,
+  saw('thumb', 'firing'),
+  saw('lobes', 'firing'),
+]
