@@ -24,17 +24,15 @@ test('a file of version 1 is still opened', () => {
 
 test('a database of version 1 is still opened with every row', async () => {
   const old = new Dexie('link-count-own')
-  old
-    .version(1)
-    .stores({
-      engines: 'id',
-      sheets: 'id, engineId',
-      jobs: 'id, engineId',
-      entries: 'id, jobId',
-      drafts: 'id',
-      pictures: 'id, jobId',
-      meta: 'id',
-    })
+  old.version(1).stores({
+    engines: 'id',
+    sheets: 'id, engineId',
+    jobs: 'id, engineId',
+    entries: 'id, jobId',
+    drafts: 'id',
+    pictures: 'id, jobId',
+    meta: 'id',
+  })
   await old.table('engines').bulkAdd(version1.engines)
   await old.table('entries').bulkAdd(version1.entries)
   old.close()

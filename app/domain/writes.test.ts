@@ -1,13 +1,16 @@
 import { beforeEach, expect, test } from 'vitest'
 import { inlineOneChain } from '@link-count/core/starters'
-import { makeStore, type AppStore } from '../store'
+import { configureStore } from '@reduxjs/toolkit'
 import type { Env, RecordTable } from './env'
+import { reducers } from './state'
 import { selectJobs, selectJobView, selectSheets } from './views'
 import { addSheet, changeSheet, openJob, saveEngine, say } from './writes'
 
 let fails = false
 let published: unknown[]
-let store: AppStore
+const makeStore = (extraArgument: Env) =>
+  configureStore({ reducer: reducers, middleware: (defaults) => defaults({ thunk: { extraArgument } }) })
+let store: ReturnType<typeof makeStore>
 
 function table<T extends { id: string }>(): RecordTable<T> & {
   rows: Map<string, T>

@@ -86,6 +86,6 @@ export function guardSentence({ verdict, reasons }: Guard, sheet: BuildSheet): s
     return 'Nothing holds it. Plugs out, slowly, and stop at any resistance.'
   const named = holding.filter(({ item }) => !item)
   const whys = [...new Set((named.length > 0 ? named : holding).map((reason) => reasonWords(reason, sheet).why))]
-  const first = holding[0] as GuardReason
+  const first = (named[0] ?? holding[0]) as GuardReason
   return `${whys.slice(0, 2).join('. ')}. ${reasonWords(first, sheet).free}.`
 }

@@ -2,7 +2,7 @@ import { fixed, wrapToSigned } from '@link-count/core/units'
 import { useDrawnDeg } from '../../../store'
 import { useBench } from '../JobContext'
 
-const doubts = { proven: 'proven', reckoned: 'reckoned from the turns entered', unknown: 'not known' }
+const doubts = { proven: 'proven', reckoned: 'reckoned, not proven', unknown: 'not known' }
 
 /** The drawn crank as a large number, and the engine's own place under it. */
 export function CrankReadout() {

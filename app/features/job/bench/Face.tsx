@@ -126,7 +126,7 @@ export function Face({ scene, counted }: { readonly scene: DriveScene; readonly 
         aria-label={`The drive seen from the ${view.sheet.sides[side]}, ${solved.drawn === 'toScale' ? 'to scale' : 'not to scale'}`}
       >
         <Members scene={scene} projection={projection} />
-        <Words scene={scene} projection={projection} narrow={narrow} />
+        <Words scene={scene} projection={projection} narrow={narrow} numbered={counted !== undefined} />
         {counted && labelsFor(counted.n).map((n) => <PinLabel key={n} n={n} last={n === counted.n} />)}
       </svg>
       <p className="unseen">
@@ -242,7 +242,7 @@ function Shoe({
   )
 }
 
-function Words({ scene, projection, narrow }: Parts & { narrow: boolean }) {
+function Words({ scene, projection, narrow, numbered }: Parts & { narrow: boolean; numbered: boolean }) {
   const { view, side } = useBench()
   const { sheet, state } = view
   const { solved } = scene
@@ -254,8 +254,10 @@ function Words({ scene, projection, narrow }: Parts & { narrow: boolean }) {
   const at = tensioner && state.tensioners[tensioner.memberId]
   const tight = scene.tightRun && middle(scene.tightRun, 0.4)
   const slack = scene.slackRun && middle(scene.slackRun)
-  const out = (x: number) =>
-    x > (projection.x({ x: 0, y: 0 }) ?? 0) ? { dx: 30, anchor: 'start' as const } : { dx: -22, anchor: 'end' as const }
+  const out = (x: number, numbers = false) =>
+    x > projection.x({ x: 0, y: 0 })
+      ? { dx: numbers ? 62 : 30, anchor: 'start' as const }
+      : { dx: numbers ? -62 : -22, anchor: 'end' as const }
   const cranks = solved.members.filter(({ teeth }) => teeth)
   return (
     <g className="words">
@@ -264,21 +266,29 @@ function Words({ scene, projection, narrow }: Parts & { narrow: boolean }) {
         const r = radiusMm * projection.scale
         const inside = r > 78
         const y = projection.y(centre)
+        // The words of the bench stand at the upper left, so a small upper sprocket is named on its right.
+        const onRight = !inside && y < projection.y(cranks[0]?.centre ?? centre) - 40
+        const beside = projection.x(centre) + (onRight ? r + 54 : -(r + 22))
         return (
           <text
             key={memberId}
-            x={inside ? projection.x(centre) : projection.x(centre) - projection.mirror * (r + 22)}
+            x={inside ? projection.x(centre) : beside}
             y={inside ? y + r * 0.36 : y}
-            textAnchor={inside ? 'middle' : projection.mirror === 1 ? 'end' : 'start'}
+            textAnchor={inside ? 'middle' : onRight ? 'start' : 'end'}
           >
             {narrow ? `${teeth}` : `${member?.name.toLowerCase() ?? ''}, ${teeth}`}
           </text>
         )
       })}
       {scene.loopOn && tight && (
-        <text x={tight.x + out(tight.x).dx} y={tight.y} textAnchor={out(tight.x).anchor} className="tight">
+        <text
+          x={tight.x + out(tight.x, numbered).dx}
+          y={tight.y}
+          textAnchor={out(tight.x, numbered).anchor}
+          className="tight"
+        >
           tight run{' '}
-          <tspan x={tight.x + out(tight.x).dx} dy="18" className="plain-words">
+          <tspan x={tight.x + out(tight.x, numbered).dx} dy="18" className="plain-words">
             {narrow ? '' : `${scene.tightRun?.pitches.toFixed(1)} pitches free`}
           </tspan>
         </text>

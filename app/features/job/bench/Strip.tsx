@@ -50,11 +50,19 @@ export function Strip() {
         onPointerMove={(event) => event.buttons === 1 && moveTo(event.clientX)}
       >
         <div className="strip-events-row" aria-hidden="true">
-          {events.map((event) => (
-            <span key={`${event.kind}${event.valve}`} className="strip-event" style={{ left: share(event.atDeg) }}>
-              ▾ {event.valve && short[event.valve][event.kind as 'opens']}
-            </span>
-          ))}
+          {events.map(({ kind, valve, atDeg }) => {
+            const words = valve && short[valve][kind as 'opens']
+            // The inlet opens just before the exhaust closes: its words stand on the other side of its arrow.
+            return words === 'IO' ? (
+              <span key={words} className="strip-event before" style={{ left: share(atDeg) }}>
+                {words} ▾
+              </span>
+            ) : (
+              <span key={words} className="strip-event" style={{ left: share(atDeg) }}>
+                ▾ {words}
+              </span>
+            )
+          })}
         </div>
         {order.map(({ id, name }) => {
           const spans = strokesOf(sheet, id)
