@@ -1,0 +1,94 @@
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { expect, test, type Page } from '@playwright/test'
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+
+async function violations(page: Page): Promise<string[]> {
+  // Injected through the debugger, as a page's own policy would rightly refuse a script that is not its own.
+  await page.evaluate(axeSource)
+  return page.evaluate(async () => {
+    const { axe } = window as unknown as {
+      axe: { run: () => Promise<{ violations: { id: string; nodes: { html: string; failureSummary?: string }[] }[] }> }
+    }
+    const found = await axe.run()
+    return found.violations.flatMap(({ id, nodes }) => nodes.map(({ html, failureSummary }) => `${id}: ${html.slice(0, 160)} ${failureSummary ?? ''}`))
+  })
+}
+
+const screens: readonly (readonly [name: string, path: string, ready: string, then?: (page: Page) => Promise<void>])[] = [
+  ['workshop', '/demo', 'On the stands'],
+  ['empty workshop', '/own', 'No engine on the stands yet.'],
+  ['new engine', '/demo', 'On the stands', (page) => page.getByRole('button', { name: 'New engine' }).click()],
+  ['build sheet', '/demo/engine/tractor', 'How it runs'],
+  ['half-filled build sheet', '/demo/engine/locomotive', 'How it runs'],
+  ['count', '/demo/job/job-tractor-3', 'Lay the chain one tooth further'],
+  ['set the cam', '/demo/job/job-sidecar-1', 'It meets'],
+  ['degree wheel', '/demo/job/job-sidecar-1', 'It meets', (page) => page.getByText('Wheel', { exact: true }).click()],
+  ['true TDC', '/demo/job/job-searchlight-1', 'To the pose', (page) => page.getByRole('button', { name: /^True TDC/ }).filter({ visible: true }).click()],
+  ['as found', '/demo/job/job-searchlight-1', 'To the pose', (page) => page.getByRole('button', { name: /^As found/ }).filter({ visible: true }).click()],
+  ['guard', '/demo/job/job-tractor-3', 'Lay the chain one tooth further', (page) => page.getByRole('button', { name: /^Guard/ }).click()],
+  ['ledger', '/demo/job/job-tractor-3', 'Lay the chain one tooth further', (page) => page.keyboard.press('l')],
+  ['bench mode', '/demo/job/job-tractor-3', 'Lay the chain one tooth further', (page) => page.keyboard.press('b')],
+  ['card', '/demo/job/job-lifeboat-1/card', 'proved by two witnesses'],
+  ['card, not proved', '/demo/job/job-tourer-1/card', 'Not proved'],
+]
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test.describe(colorScheme, () => {
+    test.use({ colorScheme })
+    for (const [name, path, ready, then] of screens) {
+      test(`axe finds nothing: ${name}`, async ({ page }) => {
+        await page.goto(path)
+        await expect(page.getByText(ready).filter({ visible: true }).first()).toBeVisible()
+        await then?.(page)
+        expect(await violations(page)).toEqual([])
+      })
+    }
+  })
+}
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+  for (const [name, path, ready] of screens.filter(([, , , then]) => !then)) {
+    test(`fits the width and axe finds nothing: ${name}`, async ({ page }) => {
+      await page.goto(path)
+      await expect(page.getByText(ready).filter({ visible: true }).first()).toBeVisible()
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+      expect(await violations(page)).toEqual([])
+    })
+  }
+})
+
+test('no request leaves the origin and nothing breaks the policy', async ({ page, baseURL }) => {
+  const outside: string[] = []
+  const complaints: string[] = []
+  page.on('request', (request) => {
+    if (!request.url().startsWith(baseURL ?? '') && !/^(blob|data):/.test(request.url())) outside.push(request.url())
+  })
+  page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()))
+  page.on('pageerror', (error) => complaints.push(error.message))
+  for (const [, path, ready] of screens) {
+    await page.goto(path)
+    await expect(page.getByText(ready).filter({ visible: true }).first()).toBeVisible()
+  }
+  expect(outside).toEqual([])
+  expect(complaints).toEqual([])
+})
+
+test.describe('offline', () => {
+  test.use({ serviceWorkers: 'allow' })
+  test('once visited, everything opens and works without the network', async ({ page, context }) => {
+    await page.goto('/demo')
+    await expect(page.getByRole('heading', { name: 'On the stands' })).toBeVisible()
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+    await context.setOffline(true)
+    await page.goto('/demo/job/job-tractor-3')
+    await page.getByRole('button', { name: 'Moved it: count again' }).click()
+    await expect(page.getByRole('button', { name: /^0 counted/ })).toBeVisible()
+    await page.goto('/demo/engine/sidecar')
+    await expect(page.getByRole('heading', { name: 'Sidecar outfit' })).toBeVisible()
+    await page.goto('/demo/job/job-lifeboat-1/card')
+    await expect(page.getByRole('article', { name: 'Timing card' })).toBeVisible()
+  })
+})

@@ -1,0 +1,79 @@
+import { readFileSync } from 'node:fs'
+import { expect, test, type Page } from '@playwright/test'
+
+async function saved(page: Page, press: () => Promise<void>): Promise<{ name: string; text: string }> {
+  const [download] = await Promise.all([page.waitForEvent('download'), press()])
+  return { name: download.suggestedFilename(), text: readFileSync(await download.path(), 'utf8') }
+}
+
+const choose = (page: Page, text: string, name = 'x.linkcount.json') =>
+  page.getByLabel('File', { exact: true }).setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
+
+test('a workshop is saved, opened in another, opened again, and saved the same', async ({ page }) => {
+  await page.goto('/demo')
+  await expect(page.getByText('Never saved to a file.')).toBeVisible()
+  const demo = await saved(page, () => page.getByRole('button', { name: 'Save to a file' }).click())
+  await expect(page.getByText('Last saved to a file today, nothing new since.')).toBeVisible()
+  expect(demo.name).toMatch(/^workshop-\d{4}-\d\d-\d\d\.linkcount\.json$/)
+
+  await page.goto('/own')
+  await page.getByRole('button', { name: 'Open a file' }).click()
+  await choose(page, demo.text)
+  await expect(page.getByText(/New: 6 engines, 6 build sheets, 5 jobs/)).toBeVisible()
+  await page.getByRole('button', { name: 'Add them' }).click()
+  await expect(page.getByRole('heading', { name: 'Ploughing tractor, engine 2' })).toBeVisible()
+
+  await page.getByRole('button', { name: 'Open a file' }).click()
+  await choose(page, demo.text)
+  await expect(page.getByText('There is nothing new in it.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Add them' })).toBeDisabled()
+  await page.getByRole('button', { name: 'Close' }).click()
+
+  const again = await saved(page, () => page.getByRole('button', { name: 'Save to a file' }).click())
+  const records = (text: string) => {
+    const { savedAt: _savedAt, ...rest } = JSON.parse(text) as Record<string, { id: string }[]>
+    return Object.fromEntries(Object.entries(rest).map(([key, list]) => [key, Array.isArray(list) ? [...list].sort((a, b) => (a.id < b.id ? -1 : 1)) : list]))
+  }
+  expect(records(again.text)).toEqual(records(demo.text))
+})
+
+test('a picture goes into the ledger, out in a ZIP and into another workshop', async ({ page }) => {
+  await page.goto('/demo/job/job-tractor-3')
+  await page.getByRole('button', { name: 'Ledger' }).click()
+  await page.getByLabel('Note, or words for a picture').fill('crank mark, cleaned')
+  const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
+  await page.getByLabel('Picture', { exact: true }).setInputFiles({ name: 'mark.png', mimeType: 'image/png', buffer: png })
+  await expect(page.getByRole('img', { name: 'crank mark, cleaned' })).toBeVisible()
+  await page.goto('/demo')
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save to a file' }).click()])
+  expect(download.suggestedFilename()).toMatch(/\.linkcount\.zip$/)
+  const path = await download.path()
+  await page.goto('/own')
+  await page.getByRole('button', { name: 'Open a file' }).click()
+  await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'w.zip', mimeType: 'application/zip', buffer: readFileSync(path) })
+  await page.getByRole('button', { name: 'Add them' }).click()
+  await page.getByRole('link', { name: 'Go on: Ploughing tractor, engine 2' }).click()
+  await page.getByRole('button', { name: 'Ledger' }).click()
+  await expect(page.getByRole('img', { name: 'crank mark, cleaned' })).toBeVisible()
+})
+
+test('broken and hostile files are refused whole and change nothing; markup in a name stays a name', async ({ page }) => {
+  await page.goto('/demo')
+  const { text } = await saved(page, () => page.getByRole('button', { name: 'Save to a file' }).click())
+  await page.goto('/own')
+  await page.getByRole('button', { name: 'Open a file' }).click()
+  for (const [file, message] of [
+    [text.slice(0, 3000), /broken or cut short/],
+    ['{"some":"thing"}', /not a Link Count file/],
+    [text.replace('"version": 1', '"version": 9'), /newer Link Count/],
+    [text.replace('"cycleDeg": 720', '"cycleDeg": 1e999'), /wrong at sheets\.0\.cycleDeg/],
+    [' '.repeat(50_000_000), /more than 20 MB/],
+  ] as const) {
+    await choose(page, file)
+    await expect(page.getByRole('alert')).toContainText(message)
+    await expect(page.getByRole('button', { name: 'Add them' })).toHaveCount(0)
+  }
+  await choose(page, text.replace('Ploughing tractor, engine 2', '<img src=x onerror=alert(1)>'))
+  await page.getByRole('button', { name: 'Add them' }).click()
+  await expect(page.getByRole('heading', { name: '<img src=x onerror=alert(1)>' })).toBeVisible()
+})
