@@ -12,27 +12,53 @@ async function violations(page: Page): Promise<string[]> {
       axe: { run: () => Promise<{ violations: { id: string; nodes: { html: string; failureSummary?: string }[] }[] }> }
     }
     const found = await axe.run()
-    return found.violations.flatMap(({ id, nodes }) => nodes.map(({ html, failureSummary }) => `${id}: ${html.slice(0, 160)} ${failureSummary ?? ''}`))
+    return found.violations.flatMap(({ id, nodes }) =>
+      nodes.map(({ html, failureSummary }) => `${id}: ${html.slice(0, 160)} ${failureSummary ?? ''}`),
+    )
   })
 }
 
-const screens: readonly (readonly [name: string, path: string, ready: string, then?: (page: Page) => Promise<void>])[] = [
-  ['workshop', '/demo', 'On the stands'],
-  ['empty workshop', '/own', 'No engine on the stands yet.'],
-  ['new engine', '/demo', 'On the stands', (page) => page.getByRole('button', { name: 'New engine' }).click()],
-  ['build sheet', '/demo/engine/tractor', 'How it runs'],
-  ['half-filled build sheet', '/demo/engine/locomotive', 'How it runs'],
-  ['count', '/demo/job/job-tractor-3', 'Lay the chain one tooth further'],
-  ['set the cam', '/demo/job/job-sidecar-1', 'It meets'],
-  ['degree wheel', '/demo/job/job-sidecar-1', 'It meets', (page) => page.getByText('Wheel', { exact: true }).click()],
-  ['true TDC', '/demo/job/job-searchlight-1', 'To the pose', (page) => page.getByRole('button', { name: /^True TDC/ }).filter({ visible: true }).click()],
-  ['as found', '/demo/job/job-searchlight-1', 'To the pose', (page) => page.getByRole('button', { name: /^As found/ }).filter({ visible: true }).click()],
-  ['guard', '/demo/job/job-tractor-3', 'Lay the chain one tooth further', (page) => page.getByRole('button', { name: /^Guard/ }).click()],
-  ['ledger', '/demo/job/job-tractor-3', 'Lay the chain one tooth further', (page) => page.keyboard.press('l')],
-  ['bench mode', '/demo/job/job-tractor-3', 'Lay the chain one tooth further', (page) => page.keyboard.press('b')],
-  ['card', '/demo/job/job-lifeboat-1/card', 'proved by two witnesses'],
-  ['card, not proved', '/demo/job/job-tourer-1/card', 'Not proved'],
-]
+const screens: readonly (readonly [name: string, path: string, ready: string, then?: (page: Page) => Promise<void>])[] =
+  [
+    ['workshop', '/demo', 'On the stands'],
+    ['empty workshop', '/own', 'No engine on the stands yet.'],
+    ['new engine', '/demo', 'On the stands', (page) => page.getByRole('button', { name: 'New engine' }).click()],
+    ['build sheet', '/demo/engine/tractor', 'How it runs'],
+    ['half-filled build sheet', '/demo/engine/locomotive', 'How it runs'],
+    ['count', '/demo/job/job-tractor-3', 'Lay the chain one tooth further'],
+    ['set the cam', '/demo/job/job-sidecar-1', 'It meets'],
+    ['degree wheel', '/demo/job/job-sidecar-1', 'It meets', (page) => page.getByText('Wheel', { exact: true }).click()],
+    [
+      'true TDC',
+      '/demo/job/job-searchlight-1',
+      'To the pose',
+      (page) =>
+        page
+          .getByRole('button', { name: /^True TDC/ })
+          .filter({ visible: true })
+          .click(),
+    ],
+    [
+      'as found',
+      '/demo/job/job-searchlight-1',
+      'To the pose',
+      (page) =>
+        page
+          .getByRole('button', { name: /^As found/ })
+          .filter({ visible: true })
+          .click(),
+    ],
+    [
+      'guard',
+      '/demo/job/job-tractor-3',
+      'Lay the chain one tooth further',
+      (page) => page.getByRole('button', { name: /^Guard/ }).click(),
+    ],
+    ['ledger', '/demo/job/job-tractor-3', 'Lay the chain one tooth further', (page) => page.keyboard.press('l')],
+    ['bench mode', '/demo/job/job-tractor-3', 'Lay the chain one tooth further', (page) => page.keyboard.press('b')],
+    ['card', '/demo/job/job-lifeboat-1/card', 'proved by two witnesses'],
+    ['card, not proved', '/demo/job/job-tourer-1/card', 'Not proved'],
+  ]
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test.describe(colorScheme, () => {

@@ -7,7 +7,9 @@ async function saved(page: Page, press: () => Promise<void>): Promise<{ name: st
 }
 
 const choose = (page: Page, text: string, name = 'x.linkcount.json') =>
-  page.getByLabel('File', { exact: true }).setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
+  page
+    .getByLabel('File', { exact: true })
+    .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
 
 test('a workshop is saved, opened in another, opened again, and saved the same', async ({ page }) => {
   await page.goto('/demo')
@@ -32,7 +34,12 @@ test('a workshop is saved, opened in another, opened again, and saved the same',
   const again = await saved(page, () => page.getByRole('button', { name: 'Save to a file' }).click())
   const records = (text: string) => {
     const { savedAt: _savedAt, ...rest } = JSON.parse(text) as Record<string, { id: string }[]>
-    return Object.fromEntries(Object.entries(rest).map(([key, list]) => [key, Array.isArray(list) ? [...list].sort((a, b) => (a.id < b.id ? -1 : 1)) : list]))
+    return Object.fromEntries(
+      Object.entries(rest).map(([key, list]) => [
+        key,
+        Array.isArray(list) ? [...list].sort((a, b) => (a.id < b.id ? -1 : 1)) : list,
+      ]),
+    )
   }
   expect(records(again.text)).toEqual(records(demo.text))
 })
@@ -41,23 +48,35 @@ test('a picture goes into the ledger, out in a ZIP and into another workshop', a
   await page.goto('/demo/job/job-tractor-3')
   await page.getByRole('button', { name: 'Ledger' }).click()
   await page.getByLabel('Note, or words for a picture').fill('crank mark, cleaned')
-  const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
-  await page.getByLabel('Picture', { exact: true }).setInputFiles({ name: 'mark.png', mimeType: 'image/png', buffer: png })
+  const png = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  )
+  await page
+    .getByLabel('Picture', { exact: true })
+    .setInputFiles({ name: 'mark.png', mimeType: 'image/png', buffer: png })
   await expect(page.getByRole('img', { name: 'crank mark, cleaned' })).toBeVisible()
   await page.goto('/demo')
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save to a file' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save to a file' }).click(),
+  ])
   expect(download.suggestedFilename()).toMatch(/\.linkcount\.zip$/)
   const path = await download.path()
   await page.goto('/own')
   await page.getByRole('button', { name: 'Open a file' }).click()
-  await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'w.zip', mimeType: 'application/zip', buffer: readFileSync(path) })
+  await page
+    .getByLabel('File', { exact: true })
+    .setInputFiles({ name: 'w.zip', mimeType: 'application/zip', buffer: readFileSync(path) })
   await page.getByRole('button', { name: 'Add them' }).click()
   await page.getByRole('link', { name: 'Go on: Ploughing tractor, engine 2' }).click()
   await page.getByRole('button', { name: 'Ledger' }).click()
   await expect(page.getByRole('img', { name: 'crank mark, cleaned' })).toBeVisible()
 })
 
-test('broken and hostile files are refused whole and change nothing; markup in a name stays a name', async ({ page }) => {
+test('broken and hostile files are refused whole and change nothing; markup in a name stays a name', async ({
+  page,
+}) => {
   await page.goto('/demo')
   const { text } = await saved(page, () => page.getByRole('button', { name: 'Save to a file' }).click())
   await page.goto('/own')

@@ -1,5 +1,5 @@
-import { Modal } from '@mantine/core'
 import { useState, type ReactNode } from 'react'
+import { Dialog } from './Dialog'
 
 export interface Opened {
   readonly title: string
@@ -24,42 +24,33 @@ export function Figure({
   const [open, setOpen] = useState(false)
   return (
     <>
-      <button
-        type="button"
-        className={`figure reading ${className ?? ''}`}
-        onClick={() => setOpen(true)}
-        aria-label={`${opened.title}: ${opened.value}. Show where it comes from`}
-      >
+      <button type="button" className={`figure reading ${className ?? ''}`} onClick={() => setOpen(true)}>
+        <span className="unseen">{opened.title}: </span>
         {children}
       </button>
-      <Modal
-        opened={open}
-        onClose={() => setOpen(false)}
-        title={opened.title}
-        centered
-        size="lg"
-        closeButtonProps={{ 'aria-label': 'Close' }}
-      >
-        <p className="figure-value reading">
-          {opened.value} {opened.plusMinus && <span className="soft">± {opened.plusMinus} (two sigma)</span>}
-        </p>
-        <dl className="figure-parts">
-          {opened.readings.map(({ label, value }) => (
-            <div key={label}>
-              <dt>{label}</dt>
-              <dd className="reading">{value}</dd>
-            </div>
-          ))}
-        </dl>
-        <p>
-          <strong>How: </strong>
-          {opened.formula}
-        </p>
-        <p className="soft">
-          <strong>Source: </strong>
-          {opened.source}
-        </p>
-      </Modal>
+      {open && (
+        <Dialog title={opened.title} size="lg" onClose={() => setOpen(false)}>
+          <p className="figure-value reading">
+            {opened.value} {opened.plusMinus && <span className="soft">± {opened.plusMinus} (two sigma)</span>}
+          </p>
+          <dl className="figure-parts">
+            {opened.readings.map(({ label, value }) => (
+              <div key={label}>
+                <dt>{label}</dt>
+                <dd className="reading">{value}</dd>
+              </div>
+            ))}
+          </dl>
+          <p>
+            <strong>How: </strong>
+            {opened.formula}
+          </p>
+          <p className="soft">
+            <strong>Source: </strong>
+            {opened.source}
+          </p>
+        </Dialog>
+      )}
     </>
   )
 }

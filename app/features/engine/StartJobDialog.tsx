@@ -1,4 +1,4 @@
-import { Button, Modal, SegmentedControl, TextInput } from '@mantine/core'
+import { Button, SegmentedControl, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { BuildSheet, Engine } from '@link-count/core/model'
@@ -6,6 +6,7 @@ import { openJob } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
 import { useDraft } from '../../ui/fields'
 import { useWorkshop } from '../../ui/WorkshopContext'
+import { Dialog } from '../../ui/Dialog'
 
 export function StartJobDialog({
   engine,
@@ -27,7 +28,7 @@ export function StartJobDialog({
     await navigate(`/${kind}/job/${job.id}`)
   }
   return (
-    <Modal opened onClose={onClose} title="Start a job" centered size="md" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Dialog title="Start a job" size="md" onClose={onClose}>
       <form
         className="stack"
         onSubmit={(event) => {
@@ -66,6 +67,6 @@ export function StartJobDialog({
           Start
         </Button>
       </form>
-    </Modal>
+    </Dialog>
   )
 }

@@ -73,7 +73,7 @@ export function MmField(props: FieldProps & { readonly check?: (valueMm: number)
     field.drop()
   }
   return (
-    <div className="trusted-field" onBlur={(event) => !event.currentTarget.contains(event.relatedTarget) && leave()}>
+    <div className="trusted-field" onBlur={leave}>
       <LengthInput field={field} label={props.label} description={props.help} onEnter={leave} />
       {bad && (
         <p className="field-error" role="alert">

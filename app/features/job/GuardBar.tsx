@@ -1,9 +1,10 @@
-import { Button, Modal } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { GuardShape } from '../../ui/GuardShape'
 import { itemSentence, guardSentence, itemWords, reasonWords, verdictTitle } from '../../ui/wording'
 import { useBench } from './JobContext'
 import { RegisterForm } from './RegisterForm'
+import { Dialog } from '../../ui/Dialog'
 
 /** Always at the foot: may it be turned, why not, what would free it; and everything that is in, out or loose. */
 export function GuardBar() {
@@ -13,12 +14,8 @@ export function GuardBar() {
   const said = guardSentence(guard, sheet)
   return (
     <footer className={`guard guard-${guard.verdict}`} aria-label="Guard">
-      <button
-        type="button"
-        className="guard-main"
-        onClick={() => setOpen(true)}
-        aria-label={`Guard: ${verdictTitle(guard)}. ${said} Open it`}
-      >
+      <button type="button" className="guard-main" onClick={() => setOpen(true)}>
+        <span className="unseen">Guard: </span>
         <GuardShape verdict={guard.verdict} />
         <strong>{verdictTitle(guard)}</strong>
         <span className="guard-why">{said}</span>
@@ -44,14 +41,7 @@ function GuardDialog({ onClose }: { onClose: () => void }) {
   const { view, say } = useBench()
   const { guard, sheet, state } = view
   return (
-    <Modal
-      opened
-      onClose={onClose}
-      title={verdictTitle(guard)}
-      centered
-      size="lg"
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Dialog title={verdictTitle(guard)} size="lg" onClose={onClose}>
       <div className="stack">
         <ul className="plain guard-reasons">
           {guard.reasons.map((reason) => {
@@ -80,6 +70,6 @@ function GuardDialog({ onClose }: { onClose: () => void }) {
         <RegisterForm />
         <p className="soft">The maker’s manual, the rules of this place and licensed people come before this guard.</p>
       </div>
-    </Modal>
+    </Dialog>
   )
 }

@@ -1,4 +1,4 @@
-import { Modal } from '@mantine/core'
+import { Dialog } from '../../ui/Dialog'
 
 const keys: readonly [string, string][] = [
   ['Space', 'counts a pin'],
@@ -16,7 +16,7 @@ const keys: readonly [string, string][] = [
 
 export function HelpDialog({ onClose }: { readonly onClose: () => void }) {
   return (
-    <Modal opened onClose={onClose} title="Keys" centered size="lg" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Dialog title="Keys" size="lg" onClose={onClose}>
       <dl className="keys">
         {keys.map(([key, does]) => (
           <div key={key}>
@@ -30,6 +30,6 @@ export function HelpDialog({ onClose }: { readonly onClose: () => void }) {
       <p className="soft">
         Dragging or keys move the drawing. The engine moves in the ledger only when you say “I have turned it”.
       </p>
-    </Modal>
+    </Dialog>
   )
 }

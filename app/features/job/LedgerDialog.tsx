@@ -1,4 +1,4 @@
-import { Button, Modal, Textarea } from '@mantine/core'
+import { Button, Textarea } from '@mantine/core'
 import { useRef, useState } from 'react'
 import { orderEntries } from '@link-count/core/ledger'
 import type { Entry } from '@link-count/core/model'
@@ -9,6 +9,7 @@ import { formatDateTime } from '../../ui/wording'
 import { entryWords } from './entryWords'
 import { useBench } from './JobContext'
 import { LedgerPicture } from './LedgerPicture'
+import { Dialog } from '../../ui/Dialog'
 
 /** The whole ledger, struck lines included; a line is struck or a strike taken back, never edited. */
 export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
@@ -29,7 +30,7 @@ export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
     note.drop()
   }
   return (
-    <Modal opened onClose={onClose} title="Ledger" size="xl" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Dialog title="Ledger" size="xl" onClose={onClose}>
       <div className="stack">
         <Textarea
           label="Note, or words for a picture"
@@ -77,7 +78,7 @@ export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
         </ol>
         {ordered.length === 0 && <p className="soft">Nothing is written yet.</p>}
       </div>
-    </Modal>
+    </Dialog>
   )
 }
 

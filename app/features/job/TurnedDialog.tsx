@@ -1,10 +1,11 @@
-import { Button, Modal, SegmentedControl } from '@mantine/core'
+import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { fixed } from '@link-count/core/units'
 import { DegreesInput, useDegreesField, useWheelField } from '../../ui/fields'
 import { handWords, reasonWords, sideName } from '../../ui/wording'
 import { useBench } from './JobContext'
 import { wheelFromTyped } from '../../ui/job'
+import { Dialog } from '../../ui/Dialog'
 
 /** Moves the engine in the ledger: how far, which way, how it ended, and what the wheel then reads. */
 export function TurnedDialog({
@@ -47,14 +48,7 @@ export function TurnedDialog({
     onClose()
   }
   return (
-    <Modal
-      opened
-      onClose={onClose}
-      title="I have turned it"
-      centered
-      size="md"
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Dialog title="I have turned it" size="md" onClose={onClose}>
       <div className="stack">
         {held && (
           <p className="warn">
@@ -94,6 +88,6 @@ export function TurnedDialog({
           Write it down
         </Button>
       </div>
-    </Modal>
+    </Dialog>
   )
 }

@@ -1,4 +1,4 @@
-import { Button, Modal } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { useRef, useState } from 'react'
 import { mergeRecords, type MergeOutcome } from '@link-count/core/file'
 import { selectRecords } from '../../domain/views'
@@ -6,6 +6,7 @@ import { addRecords } from '../../domain/writes'
 import type { PictureRow } from '../../domain/env'
 import { useAppDispatch, useAppSelector } from '../../store'
 import { fileWords } from '../../ui/wording'
+import { Dialog } from '../../ui/Dialog'
 
 interface Ready {
   readonly name: string
@@ -44,7 +45,7 @@ export function ImportDialog({ onClose }: { readonly onClose: () => void }) {
     }
   }
   return (
-    <Modal opened onClose={onClose} title="Open a file" centered size="lg" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Dialog title="Open a file" size="lg" onClose={onClose}>
       <div className="stack">
         <Button variant={ready ? 'default' : 'filled'} onClick={() => input.current?.click()}>
           Choose a Link Count file
@@ -70,7 +71,7 @@ export function ImportDialog({ onClose }: { readonly onClose: () => void }) {
           </Button>
         )}
       </div>
-    </Modal>
+    </Dialog>
   )
 }
 

@@ -1,4 +1,4 @@
-import { Button, Checkbox, Modal, SegmentedControl, TextInput } from '@mantine/core'
+import { Button, Checkbox, SegmentedControl, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { inlineOneChain } from '@link-count/core/starters'
@@ -6,6 +6,7 @@ import { addSheet, saveEngine } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
 import { useDraft } from '../../ui/fields'
 import { useWorkshop } from '../../ui/WorkshopContext'
+import { Dialog } from '../../ui/Dialog'
 
 /** A new engine by its shape; its figures come on the build sheet, in the order they are measured. */
 export function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
@@ -42,7 +43,7 @@ export function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
     await navigate(`/${kind}/engine/${id}`)
   }
   return (
-    <Modal opened onClose={onClose} title="New engine" centered size="md" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Dialog title="New engine" size="md" onClose={onClose}>
       <form
         className="stack"
         onSubmit={(event) => {
@@ -93,6 +94,6 @@ export function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
           Begin its build sheet
         </Button>
       </form>
-    </Modal>
+    </Dialog>
   )
 }

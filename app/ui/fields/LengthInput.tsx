@@ -1,5 +1,5 @@
 import { TextInput } from '@mantine/core'
-import type { ReactNode } from 'react'
+import { useRef, type ReactNode } from 'react'
 import { formatInches, formatMm } from '@link-count/core/units'
 import { candidateWords, numberWords } from '../wording'
 import type { LengthField } from './fields'
@@ -21,6 +21,7 @@ export function LengthInput({
   readonly onEnter?: () => void
 }) {
   const { result, error } = field
+  const input = useRef<HTMLInputElement>(null)
   const missing = !result.ok && result.error.code === 'unitMissing' ? result.error.candidates : undefined
   const asksUnit = missing && field.text.trim() !== ''
   const beside = result.ok
@@ -31,6 +32,7 @@ export function LengthInput({
   return (
     <div className="field">
       <TextInput
+        ref={input}
         label={label}
         description={description ?? (beside ? `= ${beside}` : undefined)}
         inputWrapperOrder={['label', 'input', 'description', 'error']}
@@ -59,7 +61,10 @@ export function LengthInput({
                 type="button"
                 key={unit}
                 className={likely ? 'likely' : undefined}
-                onClick={() => field.setText(`${field.text.trim()} ${unit}`)}
+                onClick={() => {
+                  field.setText(`${field.text.trim()} ${unit}`)
+                  input.current?.focus()
+                }}
               >
                 {field.text.trim()} {unit}
                 <small>
