@@ -83,7 +83,7 @@ test('what is put on the register holds the engine and the closing of the job', 
   await actor.press('It is so')
   await page.getByRole('button', { name: 'Close', exact: true }).click()
   await expect(guard(page)).toContainText('Do not turn')
-  await expect(page.locator('.instruction').first()).toContainText('Before turning')
+  await expect(page.locator('.strip-next')).toContainText('the guard holds it')
   await actor.press(/^Card/)
   await actor.write('Signed, in the role of', 'helper')
   await expect(page.getByRole('button', { name: 'Sign and close the job' })).toBeDisabled()

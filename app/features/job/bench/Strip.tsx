@@ -107,6 +107,7 @@ export function Strip() {
         {next ? (
           <>
             Next: <strong>{eventWords(next.event, view)}</strong>, {turnWords(next.aheadDeg, sheet, side)}
+            {view.guard.verdict === 'turn' ? '' : ' ahead; the guard holds it'}
           </>
         ) : (
           'Where the crank stands on the cycle is not known yet.'

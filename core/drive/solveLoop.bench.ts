@@ -1,0 +1,41 @@
+import { bench, describe } from 'vitest'
+import { foldJob } from '../ledger'
+import { inlineOneChain, INLINE_IDS as ids } from '../starters'
+import { benchJob, benchSheet, entriesOf, halfProved, madeSafe, turned } from '../testing/bench'
+import type { BuildSheet } from '../model'
+import { countedMarks, expectedCount, solveLoop, solvePath, sprocketRadiusMm } from '.'
+
+const known = (value: number) => ({ value, typed: String(value), trust: 'measured' as const })
+const base = inlineOneChain({ id: 's', engineId: 'e', at: benchJob.at, cylinders: 4, guide: false, tensioner: true })
+const sheet: BuildSheet = {
+  ...base,
+  running: { value: 'clockwise', typed: '', trust: 'measured' },
+  shafts: base.shafts.map((shaft) =>
+    shaft.id === ids.cam ? { ...shaft, position: { how: 'xy', xMm: known(14), yMm: known(193.2746) } } : shaft,
+  ),
+  members: base.members.map((member) => ({
+    ...member,
+    ...(member.id === ids.tensioner ? { radiusMm: known(62) } : { teeth: known(member.id === ids.camSprocket ? 38 : 19) }),
+  })),
+  loops: base.loops.map((loop) => ({ ...loop, pitchMm: known(9.525), pitches: known(70) })),
+  marks: base.marks.map((mark) => ({ ...mark, pointsAtDeg: known(mark.id === ids.camMark ? 70 : 345) })),
+}
+const loop = sheet.loops[0] as BuildSheet['loops'][number]
+const two = [19, 38].map((teeth, i) => ({
+  memberId: String(i),
+  teeth,
+  radiusMm: sprocketRadiusMm(9.525, teeth),
+  centre: { x: 0, y: i * 194 },
+  side: -1 as const,
+}))
+const long = entriesOf([...madeSafe, ...halfProved, ...Array.from({ length: 500 }, () => turned(360))])
+
+describe('core', () => {
+  bench('two-sprocket path', () => void solvePath(two, 9.525))
+  bench('chain with its tensioner solved to closure, and counted', () => {
+    const solved = solveLoop(sheet, loop)
+    const marks = countedMarks(sheet, loop, 'tight')
+    if (solved.ok && marks) expectedCount(sheet, solved.value, marks.from, marks.to)
+  })
+  bench('a ledger of 500 turns folded', () => void foldJob({ job: benchJob, sheets: [benchSheet()], entries: long }))
+})

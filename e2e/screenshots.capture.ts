@@ -1,0 +1,60 @@
+import { expect, test, type Page } from '@playwright/test'
+
+/* One picture of each main view, from the demo workshop, into docs/screenshots/. */
+interface Shot {
+  readonly name: string
+  readonly path: string
+  readonly ready: string
+  readonly dark?: boolean
+  readonly phone?: boolean
+  readonly then?: (page: Page) => Promise<void>
+}
+
+const COUNT = 'Lay the chain one tooth further'
+const shots: readonly Shot[] = [
+  { name: 'workshop', path: '/demo', ready: 'On the stands' },
+  { name: 'workshop-phone', path: '/demo', ready: 'On the stands', phone: true },
+  { name: 'build-sheet', path: '/demo/engine/tractor', ready: 'How it runs' },
+  { name: 'build-sheet-phone', path: '/demo/engine/tractor', ready: 'How it runs', phone: true },
+  { name: 'count', path: '/demo/job/job-tractor-3', ready: COUNT },
+  { name: 'count-dark', path: '/demo/job/job-tractor-3', ready: COUNT, dark: true },
+  { name: 'counting-phone', path: '/demo/job/job-tractor-3', ready: COUNT, phone: true, then: countAgain },
+  { name: 'true-tdc', path: '/demo/job/job-searchlight-1', ready: 'To the pose', then: showTrueTdc },
+  { name: 'chain-off', path: '/demo/job/job-sidecar-1', ready: 'It meets' },
+  { name: 'bench-mode', path: '/demo/job/job-tractor-3', ready: COUNT, then: (page) => page.keyboard.press('b') },
+  { name: 'guard', path: '/demo/job/job-tractor-3', ready: COUNT, then: (page) => page.getByRole('button', { name: /^Guard/ }).click() },
+  { name: 'ledger', path: '/demo/job/job-tractor-3', ready: COUNT, then: (page) => page.keyboard.press('l') },
+  { name: 'card', path: '/demo/job/job-lifeboat-1/card', ready: 'proved by two witnesses' },
+]
+
+async function countAgain(page: Page) {
+  await page.getByRole('button', { name: 'Moved it: count again' }).click()
+  const counter = page.getByRole('button', { name: /counted\. Touch for each pin/ })
+  for (let i = 0; i < 28; i++) await counter.click()
+  await expect(counter).toHaveAccessibleName(/^28 counted/)
+  await page.evaluate(() => window.scrollTo(0, 0))
+}
+
+async function showTrueTdc(page: Page) {
+  await page.getByRole('button', { name: /^True TDC/ }).filter({ visible: true }).click()
+  await page.getByText('Wheel', { exact: true }).click()
+  await expect(page.getByRole('img', { name: /^Degree wheel/ })).toBeVisible()
+}
+
+for (const { name, path, ready, dark, phone, then } of shots) {
+  test.describe(name, () => {
+    test.use({
+      colorScheme: dark ? 'dark' : 'light',
+      viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+      isMobile: phone ?? false,
+      hasTouch: phone ?? false,
+    })
+    test('picture', async ({ page }) => {
+      await page.goto(path)
+      await expect(page.getByText(ready).filter({ visible: true }).first()).toBeVisible()
+      await then?.(page)
+      await page.evaluate(() => document.fonts.ready.then(() => undefined))
+      await page.screenshot({ path: `docs/screenshots/${name}.png` })
+    })
+  })
+}
