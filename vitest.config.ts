@@ -3,7 +3,13 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', testTimeout: 60_000, include: ['core/**/*.test.ts', 'server/**/*.test.ts', 'scripts/**/*.test.ts'] } },
+      {
+        test: {
+          name: 'core',
+          testTimeout: 60_000,
+          include: ['core/**/*.test.ts', 'server/**/*.test.ts', 'scripts/**/*.test.ts'],
+        },
+      },
       { test: { name: 'app', testTimeout: 60_000, include: ['app/**/*.test.{ts,tsx}'], environment: 'happy-dom' } },
     ],
   },

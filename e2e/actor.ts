@@ -23,7 +23,10 @@ abstract class Hand implements Actor {
     await this.act(target)
   }
   async write(label: string | RegExp, text: string) {
-    const field = this.page.getByLabel(label).filter({ visible: true }).first()
+    const field = this.page
+      .getByLabel(label, { exact: typeof label === 'string' })
+      .filter({ visible: true })
+      .first()
     await this.act(field)
     await this.page.keyboard.press('Control+A')
     await this.page.keyboard.type(text)

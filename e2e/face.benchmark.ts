@@ -30,5 +30,7 @@ test('turning the Face with 120 links', async ({ page, browser }) => {
     return performance.now() - start
   }, frames)
   const scriptMs = ((await scriptSeconds()) - before) * 1000
-  console.log(`\nFace, 120 links: ${(scriptMs / frames).toFixed(2)} ms of script a frame, ${(wallMs / frames).toFixed(1)} ms a frame in all, ${browser.version()}`)
+  console.log(
+    `\nFace, 120 links: ${(scriptMs / frames).toFixed(2)} ms of script a frame, ${(wallMs / frames).toFixed(1)} ms a frame in all, ${browser.version()}`,
+  )
 })

@@ -22,7 +22,12 @@ const shots: readonly Shot[] = [
   { name: 'true-tdc', path: '/demo/job/job-searchlight-1', ready: 'To the pose', then: showTrueTdc },
   { name: 'chain-off', path: '/demo/job/job-sidecar-1', ready: 'It meets' },
   { name: 'bench-mode', path: '/demo/job/job-tractor-3', ready: COUNT, then: (page) => page.keyboard.press('b') },
-  { name: 'guard', path: '/demo/job/job-tractor-3', ready: COUNT, then: (page) => page.getByRole('button', { name: /^Guard/ }).click() },
+  {
+    name: 'guard',
+    path: '/demo/job/job-tractor-3',
+    ready: COUNT,
+    then: (page) => page.getByRole('button', { name: /^Guard/ }).click(),
+  },
   { name: 'ledger', path: '/demo/job/job-tractor-3', ready: COUNT, then: (page) => page.keyboard.press('l') },
   { name: 'card', path: '/demo/job/job-lifeboat-1/card', ready: 'proved by two witnesses' },
 ]
@@ -36,7 +41,10 @@ async function countAgain(page: Page) {
 }
 
 async function showTrueTdc(page: Page) {
-  await page.getByRole('button', { name: /^True TDC/ }).filter({ visible: true }).click()
+  await page
+    .getByRole('button', { name: /^True TDC/ })
+    .filter({ visible: true })
+    .click()
   await page.getByText('Wheel', { exact: true }).click()
   await expect(page.getByRole('img', { name: /^Degree wheel/ })).toBeVisible()
 }

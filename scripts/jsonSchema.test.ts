@@ -3,10 +3,12 @@ import Ajv2020 from 'ajv/dist/2020'
 import { expect, test } from 'vitest'
 import { jsonSchema } from './writeJsonSchema'
 
-const read = (path: string) => JSON.parse(readFileSync(new URL(path, import.meta.url), 'utf8')) as Record<string, unknown>
+const read = (path: string) =>
+  JSON.parse(readFileSync(new URL(path, import.meta.url), 'utf8')) as Record<string, unknown>
 const stored = read('../docs/link-count-file.schema.json')
 
-test('the stored JSON Schema is the one the Zod schemas make', () => expect(stored).toEqual(JSON.parse(JSON.stringify(jsonSchema()))))
+test('the stored JSON Schema is the one the Zod schemas make', () =>
+  expect(stored).toEqual(JSON.parse(JSON.stringify(jsonSchema()))))
 
 test('an independent validator takes a saved file by it, and refuses a wrong one', () => {
   const { $schema: _dialect, ...schema } = stored

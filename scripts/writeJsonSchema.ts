@@ -10,5 +10,8 @@ export const jsonSchema = () => ({
 })
 
 if (process.argv[1]?.endsWith('writeJsonSchema.ts')) {
-  writeFileSync(new URL('../docs/link-count-file.schema.json', import.meta.url), `${JSON.stringify(jsonSchema(), null, 1)}\n`)
+  writeFileSync(
+    new URL('../docs/link-count-file.schema.json', import.meta.url),
+    `${JSON.stringify(jsonSchema(), null, 1)}\n`,
+  )
 }

@@ -15,7 +15,9 @@ const sheet: BuildSheet = {
   ),
   members: base.members.map((member) => ({
     ...member,
-    ...(member.id === ids.tensioner ? { radiusMm: known(62) } : { teeth: known(member.id === ids.camSprocket ? 38 : 19) }),
+    ...(member.id === ids.tensioner
+      ? { radiusMm: known(62) }
+      : { teeth: known(member.id === ids.camSprocket ? 38 : 19) }),
   })),
   loops: base.loops.map((loop) => ({ ...loop, pitchMm: known(9.525), pitches: known(70) })),
   marks: base.marks.map((mark) => ({ ...mark, pointsAtDeg: known(mark.id === ids.camMark ? 70 : 345) })),

@@ -17,7 +17,7 @@ export function TurnTo({
   const [open, setOpen] = useState(false)
   const plan = planTo(view, target.deg)
   return (
-    <div className="turn-to">
+    <div className={arrived ? 'turn-to with-arrival' : 'turn-to'}>
       <p className="instruction">{planWords(plan, target.words, view, side)}</p>
       <div className="row">
         {arrived && (

@@ -33,7 +33,7 @@ export function Face({ scene, counted }: { readonly scene: DriveScene; readonly 
         width: Math.max(width, 1),
         height: Math.max(height, 1),
         side,
-        margin: narrow ? { x: 74, y: 30 } : { x: 150, y: 34 },
+        margin: narrow ? { x: 74, y: 36 } : { x: 150, y: 40 },
       }),
     [solved, width, height, side, narrow],
   )
@@ -266,16 +266,15 @@ function Words({ scene, projection, narrow, numbered }: Parts & { narrow: boolea
         const r = radiusMm * projection.scale
         const inside = r > 78
         const y = projection.y(centre)
-        // The words of the bench stand at the upper left, so a small upper sprocket is named on its right.
-        const onRight = !inside && y < projection.y(cranks[0]?.centre ?? centre) - 40
-        const beside = projection.x(centre) + (onRight ? r + 54 : -(r + 22))
+        // The words of the bench stand at the upper left: a small upper sprocket is named on its right, a small lower one below.
+        const upper = y < projection.y(cranks[0]?.centre ?? centre) - 40
+        const place = inside
+          ? { x: projection.x(centre), y: y + r * 0.36, textAnchor: 'middle' as const }
+          : upper
+            ? { x: projection.x(centre) + r + 54, y, textAnchor: 'start' as const }
+            : { x: projection.x(centre), y: y + r + 28, textAnchor: 'middle' as const }
         return (
-          <text
-            key={memberId}
-            x={inside ? projection.x(centre) : beside}
-            y={inside ? y + r * 0.36 : y}
-            textAnchor={inside ? 'middle' : onRight ? 'start' : 'end'}
-          >
+          <text key={memberId} {...place}>
             {narrow ? `${teeth}` : `${member?.name.toLowerCase() ?? ''}, ${teeth}`}
           </text>
         )
