@@ -8,6 +8,7 @@ export default defineConfig({
           name: 'core',
           testTimeout: 60_000,
           include: ['core/**/*.test.ts', 'server/**/*.test.ts', 'scripts/**/*.test.ts'],
+          benchmark: { include: ['core/**/*.bench.ts'] },
         },
       },
       { test: { name: 'app', testTimeout: 60_000, include: ['app/**/*.test.{ts,tsx}'], environment: 'happy-dom' } },

@@ -29,7 +29,7 @@ test('dragging and keys move the drawing, not the engine; a turn entered does', 
   await page.getByText('Past it').click()
   await actor.press('Write it down')
   await expect(readout).toContainText('95.0°')
-  await expect(page.getByText(/Overshot: first 30\.0° anticlockwise/).first()).toBeVisible()
+  await expect(page.getByText(/Overshot: first 30\.0° anticlockwise/).filter({ visible: true })).toBeVisible()
 })
 
 test('the other side turns every clockwise round', async ({ page }) => {

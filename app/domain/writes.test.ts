@@ -111,3 +111,14 @@ test('a job goes on with a newer build sheet only by an entry', async () => {
   await store.dispatch(say(job.id, [{ kind: 'sheet', toSheetId: next.id }]))
   expect(selectJobView(store.getState(), job.id)?.sheet.notes).toBe('two')
 })
+
+test('changes and entries written at the same moment wait for each other: none is lost', async () => {
+  const job = await start()
+  await Promise.all([
+    store.dispatch(changeSheet('engine', (sheet) => ({ ...sheet, notes: 'both' }))),
+    store.dispatch(changeSheet('engine', (sheet) => ({ ...sheet, fuel: 'diesel' }))),
+  ])
+  expect(selectSheets(store.getState(), 'engine')[0]).toMatchObject({ version: 2, notes: 'both', fuel: 'diesel' })
+  await Promise.all(['a', 'b'].map((text) => store.dispatch(say(job.id, [{ kind: 'note', text }]))))
+  expect(selectJobView(store.getState(), job.id)?.entries.map(({ counter }) => counter)).toEqual([1, 2])
+})

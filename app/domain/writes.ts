@@ -15,6 +15,7 @@ import { draftsSlice } from './drafts'
 import { enginesSlice } from './engines'
 import { entriesSlice, entrySelectors } from './entries'
 import type { DraftRow, PictureRow } from './env'
+import { inTurn } from './inTurn'
 import { jobsSlice, jobSelectors } from './jobs'
 import { metaSlice } from './meta'
 import { newestSheet, sheetsSlice, sheetSelectors } from './sheets'
@@ -33,65 +34,68 @@ export const saveEngine =
 
 export const openJob =
   (job: Omit<Job, 'id' | 'at' | 'number'>): AppThunk<Promise<Job>> =>
-  async (dispatch, getState, env) => {
-    const before = jobSelectors.selectAll(getState().jobs).filter(({ engineId }) => engineId === job.engineId)
-    const number = before.reduce((most, one) => Math.max(most, one.number), 0) + 1
-    const row = jobSchema.parse({ ...job, id: env.newId(), at: env.now(), number })
-    await env.jobs.put(row)
-    tell(dispatch, env.publish, jobsSlice.actions.put([row]))
-    return row
-  }
+  (dispatch, getState, env) =>
+    inTurn(env, async () => {
+      const before = jobSelectors.selectAll(getState().jobs).filter(({ engineId }) => engineId === job.engineId)
+      const number = before.reduce((most, one) => Math.max(most, one.number), 0) + 1
+      const row = jobSchema.parse({ ...job, id: env.newId(), at: env.now(), number })
+      await env.jobs.put(row)
+      tell(dispatch, env.publish, jobsSlice.actions.put([row]))
+      return row
+    })
 
 /** Says things in a job's ledger, in order, as one write. */
 export const say =
   (jobId: string, drafts: readonly EntryDraft[]): AppThunk<Promise<readonly Entry[]>> =>
-  async (dispatch, getState, env) => {
-    const state = getState()
-    const job = jobSelectors.selectById(state.jobs, jobId)
-    if (!job) throw new Error(`Broken invariant: no job ${jobId}`)
-    const inJob = entrySelectors.selectAll(state.entries).filter((entry) => entry.jobId === jobId)
-    const sheets = sheetSelectors.selectAll(state.sheets).filter(({ engineId }) => engineId === job.engineId)
-    const { sheetId } = foldJob({ job, sheets, entries: inJob })
-    const counter = nextCounter(inJob)
-    const rows = drafts.map((draft, i) =>
-      entrySchema.parse({
-        conditions: [],
-        typed: [],
-        ...draft,
-        id: env.newId(),
-        jobId,
-        sheetId,
-        device: env.device,
-        counter: counter + i,
-        at: env.now(),
-        seenFrom: state.screen.side,
-      }),
-    )
-    await env.entries.bulkPut(rows)
-    tell(dispatch, env.publish, entriesSlice.actions.put(rows))
-    return rows
-  }
+  (dispatch, getState, env) =>
+    inTurn(env, async () => {
+      const state = getState()
+      const job = jobSelectors.selectById(state.jobs, jobId)
+      if (!job) throw new Error(`Broken invariant: no job ${jobId}`)
+      const inJob = entrySelectors.selectAll(state.entries).filter((entry) => entry.jobId === jobId)
+      const sheets = sheetSelectors.selectAll(state.sheets).filter(({ engineId }) => engineId === job.engineId)
+      const { sheetId } = foldJob({ job, sheets, entries: inJob })
+      const counter = nextCounter(inJob)
+      const rows = drafts.map((draft, i) =>
+        entrySchema.parse({
+          conditions: [],
+          typed: [],
+          ...draft,
+          id: env.newId(),
+          jobId,
+          sheetId,
+          device: env.device,
+          counter: counter + i,
+          at: env.now(),
+          seenFrom: state.screen.side,
+        }),
+      )
+      await env.entries.bulkPut(rows)
+      tell(dispatch, env.publish, entriesSlice.actions.put(rows))
+      return rows
+    })
 
 /** Changes the newest build sheet. A version that an entry or a job cites is never touched: the change makes the next one. */
 export const changeSheet =
   (engineId: string, change: (sheet: BuildSheet) => BuildSheet): AppThunk<Promise<BuildSheet>> =>
-  async (dispatch, getState, env) => {
-    const state = getState()
-    const newest = newestSheet(sheetSelectors.selectAll(state.sheets).filter((sheet) => sheet.engineId === engineId))
-    if (!newest) throw new Error(`Broken invariant: engine ${engineId} has no build sheet`)
-    const cited =
-      jobSelectors.selectAll(state.jobs).some(({ sheetId }) => sheetId === newest.id) ||
-      entrySelectors.selectAll(state.entries).some(({ sheetId }) => sheetId === newest.id)
-    const changed = change(newest)
-    const row = buildSheetSchema.parse(
-      cited
-        ? { ...changed, id: env.newId(), version: newest.version + 1, at: env.now() }
-        : { ...changed, id: newest.id },
-    )
-    await env.sheets.put(row)
-    tell(dispatch, env.publish, sheetsSlice.actions.put([row]))
-    return row
-  }
+  (dispatch, getState, env) =>
+    inTurn(env, async () => {
+      const state = getState()
+      const newest = newestSheet(sheetSelectors.selectAll(state.sheets).filter((sheet) => sheet.engineId === engineId))
+      if (!newest) throw new Error(`Broken invariant: engine ${engineId} has no build sheet`)
+      const cited =
+        jobSelectors.selectAll(state.jobs).some(({ sheetId }) => sheetId === newest.id) ||
+        entrySelectors.selectAll(state.entries).some(({ sheetId }) => sheetId === newest.id)
+      const changed = change(newest)
+      const row = buildSheetSchema.parse(
+        cited
+          ? { ...changed, id: env.newId(), version: newest.version + 1, at: env.now() }
+          : { ...changed, id: newest.id },
+      )
+      await env.sheets.put(row)
+      tell(dispatch, env.publish, sheetsSlice.actions.put([row]))
+      return row
+    })
 
 export const addSheet =
   (sheet: BuildSheet): AppThunk =>

@@ -1,10 +1,13 @@
 import { useEffect } from 'react'
+import { verdictOfCount } from '@link-count/core/ledger'
 import { stepTitles } from '../../ui/wording'
 import { verdictTitle } from '../../ui/wording'
 import { GuardShape } from '../../ui/GuardShape'
 import { useDraft } from '../../ui/fields'
 import { countDraftKey } from './countKeys'
+import type { JobView } from '../../domain/views'
 import { useBench } from './JobContext'
+import { moveWords } from './moveWords'
 import { stepResult } from './stepResult'
 import { planTo, planWords, targetOfStep } from './turnPlan'
 import type { Step } from '@link-count/core/runSheet'
@@ -25,7 +28,9 @@ export function BenchMode({
   const n = Number(count.text) || 0
   const target = targetOfStep(step, view)
   const status = view.steps.find((one) => one.step === step)?.status
-  const said = target ? planWords(planTo(view, target.deg), target.words, view, side) : undefined
+  const verdict = countOf(step, view)
+  const move = verdict && verdict.pitchesOut !== 0 ? moveWords(verdict.layTeeth, view.sheet, side) : undefined
+  const said = move ?? (target ? planWords(planTo(view, target.deg), target.words, view, side) : undefined)
   return (
     <div className="bench-mode" role="dialog" aria-label="Bench mode" aria-modal="true">
       <p className="bench-mode-step">{stepTitles[step.kind]}</p>
@@ -50,6 +55,12 @@ export function BenchMode({
       </button>
     </div>
   )
+}
+
+/** The verdict on the count of the step shown, once it is written. */
+function countOf(step: Step, { state, sheet }: JobView) {
+  const count = step.kind === 'chainOnCount' ? state.counts.findLast(({ phase }) => phase === 'set') : undefined
+  return count && verdictOfCount(sheet, count)
 }
 
 function useWakeLock(): void {

@@ -7,9 +7,9 @@ import type { Step } from '@link-count/core/runSheet'
 import { fixed, formatDeg, formatLateness } from '@link-count/core/units'
 import { Figure } from '../../../ui/Figure'
 import { useDraft } from '../../../ui/fields'
-import { handWords } from '../../../ui/wording'
 import { countDraftKey, ruleDraftKey } from '../countKeys'
 import { useBench } from '../JobContext'
+import { moveWords } from '../moveWords'
 import { CountRuleChoice } from './CountRuleChoice'
 import { useCountKeys } from './useCountKeys'
 
@@ -172,7 +172,6 @@ function TheMove({ verdict, loop, phase, step }: { verdict: CountVerdict; loop: 
   const { view, side, say } = useBench()
   const [moving, setMoving] = useState(false)
   const memberId = countedMarks(view.sheet, loop, 'tight')?.driven.id ?? ''
-  const teeth = Math.abs(verdict.layTeeth)
   const leftover = verdict.leftoverDeg
   const loopOn = view.state.loops[loop.id]?.on
   const suspicion =
@@ -187,11 +186,8 @@ function TheMove({ verdict, loop, phase, step }: { verdict: CountVerdict; loop: 
     <>
       <div className="move">
         <p>
-          <strong>
-            Lay the chain {teeth === 1 ? 'one tooth' : `${teeth} teeth`} further round the cam sprocket,{' '}
-            {handWords(verdict.layTeeth, view.sheet, side)}.
-          </strong>{' '}
-          The cam then stands {formatLateness(leftover)} at the crank. The crank stays.
+          <strong>{moveWords(verdict.layTeeth, view.sheet, side)}</strong> The cam then stands{' '}
+          {formatLateness(leftover)} at the crank. The crank stays.
         </p>
       </div>
       {phase !== 'found' && loopOn && (

@@ -1,12 +1,14 @@
 import { Button, NativeSelect, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
+import { correctByTeeth } from '@link-count/core/cams'
 import { camMarkLateness, latenessOfEvents } from '@link-count/core/ledger'
 import type { Approach, Phase, Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { formatLateness } from '@link-count/core/units'
+import { formatDeg, formatLateness } from '@link-count/core/units'
 import { DegreesInput, useDraft, useWheelField } from '../../../ui/fields'
 import { handWords, sideName } from '../../../ui/wording'
 import { useBench } from '../JobContext'
+import { moveWords } from '../moveWords'
 import { TimingFigure } from '../../../ui/job'
 import { wheelFromTyped } from '../../../ui/job'
 import { CountPanel } from './CountPanel'
@@ -40,6 +42,7 @@ export function TimingReadings({
       <Section title="An opening and a closing" done={has('valveEvents')} open={false}>
         <Events step={step} phase={phase} />
       </Section>
+      {timing && <WholeTeeth latenessDeg={timing.latenessDeg} shaft={shaft} />}
       {timing && (
         <p className="result">
           {shaft.name}: <TimingFigure timing={timing} view={view} />{' '}
@@ -53,6 +56,28 @@ export function TimingReadings({
         </p>
       )}
     </div>
+  )
+}
+
+/** A lateness near whole teeth is a tooth: the move, and what would be left over. */
+function WholeTeeth({ latenessDeg, shaft }: { latenessDeg: number; shaft: Shaft }) {
+  const { view, side } = useBench()
+  const teeth = view.sheet.members.find(({ shaftId, kind }) => shaftId === shaft.id && kind === 'sprocket')?.teeth
+    ?.value
+  if (!teeth) return null
+  const { layTeeth, leftoverDeg, toothCrankDeg } = correctByTeeth(latenessDeg, teeth, shaft.ratio)
+  if (layTeeth === 0) {
+    return (
+      <p className="soft">
+        Less than half a tooth ({formatDeg(toothCrankDeg / 2, 1)} at the crank): no whole tooth would better it.
+      </p>
+    )
+  }
+  return (
+    <p className="move">
+      <strong>{moveWords(layTeeth, view.sheet, side)}</strong> It then stands {formatLateness(leftoverDeg)} at the
+      crank.
+    </p>
   )
 }
 
