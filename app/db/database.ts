@@ -17,7 +17,16 @@ export class WorkshopDatabase extends Dexie {
 
   constructor(kind: WorkshopKind) {
     super(`link-count-${kind}`)
-    for (const { version, stores } of storeVersions) this.version(version).stores({ ...stores })
+    for (const { version, stores, up } of storeVersions) {
+      this.version(version)
+        .stores({ ...stores })
+        .upgrade(async (transaction) => {
+          for (const [name, raise] of Object.entries(up)) {
+            const rows: Record<string, unknown>[] = await transaction.table(name).toArray()
+            await transaction.table(name).bulkPut(rows.map(raise))
+          }
+        })
+    }
   }
 
   /** Adds records, all or nothing. */

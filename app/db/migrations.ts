@@ -7,23 +7,65 @@ import { metaIndexes } from '../domain/meta'
 import { pictureIndexes } from '../domain/pictures'
 import { sheetIndexes } from '../domain/sheets'
 
-/** One list serves the database and old exported files. Versions run without gaps; a change of stored shape adds one here, with
- *  `up` for files and rows alike, and a fixture of the version before it. */
-export const storeVersions = [
-  {
-    version: 1,
-    name: '001-first',
-    stores: {
-      engines: engineIndexes,
-      sheets: sheetIndexes,
-      jobs: jobIndexes,
-      entries: entryIndexes,
-      drafts: draftIndexes,
-      pictures: pictureIndexes,
-      meta: metaIndexes,
-    },
-  },
-] as const
+type Row = Record<string, unknown>
+type RecordTableName = 'engines' | 'sheets' | 'jobs' | 'entries'
 
-/** From version n to n + 1; none yet. */
-export const fileMigrations: readonly NamedMigration[] = []
+export interface StoreVersion {
+  readonly version: number
+  readonly name: string
+  readonly stores: Readonly<Record<string, string>>
+  /** How rows of the version before become rows of this one, by table; the same for a database and for a file. */
+  readonly up: Partial<Record<RecordTableName, (row: Row) => Row>>
+}
+
+const stores = {
+  engines: engineIndexes,
+  sheets: sheetIndexes,
+  jobs: jobIndexes,
+  entries: entryIndexes,
+  drafts: draftIndexes,
+  pictures: pictureIndexes,
+  meta: metaIndexes,
+}
+
+/** One list serves the database and old exported files. Versions run without gaps; a change of stored shape adds one here and a
+ *  fixture of the version before it. */
+export const storeVersions: readonly StoreVersion[] = [
+  { version: 1, name: '001-first', stores, up: {} },
+  { version: 2, name: '002-true-zero', stores, up: { sheets: sheetTo2, entries: entryTo2 } },
+]
+
+/** Bank axes say how far they are trusted; layout and marks of the rim are on the sheet. */
+function sheetTo2(sheet: Row): Row {
+  const banks = (Array.isArray(sheet['banks']) ? sheet['banks'] : []).map((bank: Row) => ({
+    ...bank,
+    axisDeg: { value: bank['axisDeg'], typed: String(bank['axisDeg']), trust: 'unknown' },
+  }))
+  return { ...sheet, banks, layout: 'inLine', rimMarks: [] }
+}
+
+/** A degree wheel has a numbering; a factory mark says what it claims. */
+function entryTo2(entry: Row): Row {
+  if (entry['kind'] === 'degreeWheel') {
+    const { readToDeg, rises, ...rest } = entry
+    return { ...rest, scale: { kind: 'full', rises, readToDeg } }
+  }
+  return entry['kind'] === 'factoryMark' ? { ...entry, claimDeg: 0 } : entry
+}
+
+/** From file version n to n + 1. */
+export const fileMigrations: readonly NamedMigration[] = storeVersions.slice(1).map(({ version, name, up }) => ({
+  name,
+  from: version - 1,
+  up: (file) => ({
+    ...file,
+    ...Object.fromEntries(
+      Object.entries(up).map(([table, raise]) => {
+        const rows = file[table]
+        return [table, Array.isArray(rows) ? rows.map((row: unknown) => (isRow(row) ? raise(row) : row)) : rows]
+      }),
+    ),
+  }),
+}))
+
+const isRow = (row: unknown): row is Row => typeof row === 'object' && row !== null && !Array.isArray(row)

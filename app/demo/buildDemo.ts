@@ -1,4 +1,4 @@
-import { INLINE_IDS as ids, inlineOneChain } from '@link-count/core/starters'
+import { PART_IDS as ids, beginSheet } from '@link-count/core/starters'
 import {
   entrySchema,
   type BuildSheet,
@@ -57,7 +57,7 @@ function entriesOf(job: DemoJob): Entry[] {
 }
 
 function sheetOf(engine: DemoEngine): BuildSheet {
-  const base = inlineOneChain({
+  const base = beginSheet({
     id: `sheet-${engine.id}`,
     engineId: engine.id,
     at: STARTED,

@@ -1,5 +1,5 @@
 import { cautionsFor } from '@link-count/core/runSheet'
-import { INLINE_IDS as ids } from '@link-count/core/starters'
+import { PART_IDS as ids } from '@link-count/core/starters'
 import type { CountRule, EntryDraft, Phase } from '@link-count/core/model'
 import { parseLength } from '@link-count/core/units'
 import type { DemoEngine } from './scenario'

@@ -1,5 +1,5 @@
 import { beforeEach, expect, test } from 'vitest'
-import { inlineOneChain } from '@link-count/core/starters'
+import { beginSheet } from '@link-count/core/starters'
 import { configureStore } from '@reduxjs/toolkit'
 import type { Env, RecordTable } from './env'
 import { reducers } from './state'
@@ -53,7 +53,7 @@ beforeEach(async () => {
   await store.dispatch(saveEngine({ id: 'engine', name: 'Engine', description: '', at: env.now() }))
   await store.dispatch(
     addSheet(
-      inlineOneChain({ id: 'sheet', engineId: 'engine', at: env.now(), cylinders: 1, guide: false, tensioner: true }),
+      beginSheet({ id: 'sheet', engineId: 'engine', at: env.now(), cylinders: 1, guide: false, tensioner: true }),
     ),
   )
 })

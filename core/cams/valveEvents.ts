@@ -1,3 +1,4 @@
+import { firingDegOf } from '../cylinders'
 import type { BuildSheet, Cam } from '../model/buildSheet'
 import { crankDeg, wrapToCycle, wrapToSigned, type CrankDeg } from '../units'
 
@@ -8,7 +9,7 @@ export function valveEvents(
   sheet: BuildSheet,
   cam: Cam,
 ): { readonly opens: CrankDeg | undefined; readonly closes: CrankDeg | undefined } {
-  const firing = sheet.cylinders.find(({ id }) => id === cam.cylinderId)?.firingDeg?.value
+  const firing = firingDegOf(sheet, cam.cylinderId)
   const [openAt, closeAt] = cam.valve === 'inlet' ? [360, 540] : [180, 360]
   const on = (deg: number | undefined) =>
     deg === undefined || firing === undefined ? undefined : crankDeg(wrapToCycle(firing + deg, sheet.cycleDeg))

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { inlineOneChain, INLINE_IDS as ids } from '../starters'
+import { beginSheet, PART_IDS as ids } from '../starters'
 import type { BuildSheet } from '../model'
 import { countedMarks, countFromPitches, expectedCount, judgeCount, pitchesFromCount, solveLoop } from '.'
 
@@ -13,7 +13,7 @@ export function sheetWith({
   links = 70,
   running = 'clockwise' as 'clockwise' | 'anticlockwise',
 }): BuildSheet {
-  const base = inlineOneChain({
+  const base = beginSheet({
     id: 's',
     engineId: 'e',
     at: '2026-01-01T00:00:00.000Z',

@@ -1,12 +1,12 @@
 import { bench, describe } from 'vitest'
 import { foldJob } from '../ledger'
-import { inlineOneChain, INLINE_IDS as ids } from '../starters'
+import { beginSheet, PART_IDS as ids } from '../starters'
 import { benchJob, benchSheet, entriesOf, halfProved, madeSafe, turned } from '../testing/bench'
 import type { BuildSheet } from '../model'
 import { countedMarks, expectedCount, solveLoop, solvePath, sprocketRadiusMm } from '.'
 
 const known = (value: number) => ({ value, typed: String(value), trust: 'measured' as const })
-const base = inlineOneChain({ id: 's', engineId: 'e', at: benchJob.at, cylinders: 4, guide: false, tensioner: true })
+const base = beginSheet({ id: 's', engineId: 'e', at: benchJob.at, cylinders: 4, guide: false, tensioner: true })
 const sheet: BuildSheet = {
   ...base,
   running: { value: 'clockwise', typed: '', trust: 'measured' },

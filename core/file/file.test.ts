@@ -42,7 +42,7 @@ describe('hostile, broken and foreign files are refused whole, with what and whe
     ['not JSON', 'PK nonsense', { code: 'notJson' }],
     ['an array', '[]', { code: 'foreign' }],
     ['foreign', '{"hello":1}', { code: 'foreign' }],
-    ['newer', text((raw) => Object.assign(raw, { version: 2 })), { code: 'newer', version: 2, known: 1 }],
+    ['newer', text((raw) => Object.assign(raw, { version: 3 })), { code: 'newer', version: 3, known: 2 }],
     ['NaN', text().replace('"cycleDeg":720', '"cycleDeg":NaN'), { code: 'notJson' }],
     [
       'a number too large',
@@ -91,7 +91,7 @@ describe('hostile, broken and foreign files are refused whole, with what and whe
     ],
     [
       'folded too deep',
-      `{"format":"link-count","version":1,"a":${'['.repeat(60)}${']'.repeat(60)}}`,
+      `{"format":"link-count","version":2,"a":${'['.repeat(60)}${']'.repeat(60)}}`,
       { code: 'tooDeep' },
     ],
     ['too big', ' '.repeat(20_000_001), { code: 'tooBig' }],
@@ -104,11 +104,11 @@ describe('hostile, broken and foreign files are refused whole, with what and whe
 })
 
 test('older files go through the named migrations, in order', () => {
-  const old = JSON.stringify({ ...file(), version: 0, machines: file().engines, engines: undefined })
+  const old = JSON.stringify({ ...file(), version: 1, machines: file().engines, engines: undefined })
   const parsed = parseFile(old, [
     {
       name: '000-machines-were-engines',
-      from: 0,
+      from: 1,
       up: ({ machines, ...rest }) => ({ ...rest, engines: machines }),
     },
   ])

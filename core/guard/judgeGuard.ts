@@ -7,6 +7,7 @@ export type GuardVerdict = 'turn' | 'trim' | 'doNotTurn' | 'unknown'
 export type GuardReasonCode =
   | 'makeSafeNotDone'
   | 'stopIn'
+  | 'rodIn'
   | 'lockIn'
   | 'capsLoose'
   | 'loopOff'
@@ -28,10 +29,11 @@ export interface GuardReason {
 
 export interface Guard {
   readonly verdict: GuardVerdict
-  /** For a trim: how far the crank may still go each way, degrees; `stop` = gently, as far as the stop. */
+  /** For a trim: how far the crank may still go each way, degrees; `stop` = gently, as far as the stop; `reading` = gently, for the
+   *  reading itself. */
   readonly limit:
     | { readonly kind: 'degrees'; readonly forwardDeg: number; readonly backDeg: number }
-    | { readonly kind: 'stop' }
+    | { readonly kind: 'stop' | 'reading' }
     | undefined
   /** What holds it back, the worst first; freeing all of the first verdict's reasons lifts it. */
   readonly reasons: readonly GuardReason[]
@@ -57,7 +59,7 @@ export function judgeGuard(sheet: BuildSheet, state: JobState): Guard {
     ...tensioners(sheet, state),
   ].sort((a, b) => severity[b.verdict] - severity[a.verdict])
   const verdict = worst(reasons.map((reason) => reason.verdict))
-  const stopIn = reasons.some(({ code }) => code === 'stopIn')
+  const has = (code: GuardReasonCode) => reasons.some((reason) => reason.code === code)
   const offBy = Object.values(state.loops).find(({ on }) => !on)?.turnedOffDeg ?? 0
   const degrees = {
     kind: 'degrees',
@@ -66,7 +68,8 @@ export function judgeGuard(sheet: BuildSheet, state: JobState): Guard {
   } as const
   return {
     verdict,
-    limit: verdict !== 'trim' ? undefined : stopIn ? { kind: 'stop' } : degrees,
+    limit:
+      verdict !== 'trim' ? undefined : has('stopIn') ? { kind: 'stop' } : has('rodIn') ? { kind: 'reading' } : degrees,
     reasons,
     camshafts: camshafts(sheet, state),
   }
@@ -77,9 +80,18 @@ function makeSafe(sheet: BuildSheet, state: JobState): GuardReason[] {
   return open ? [{ code: 'makeSafeNotDone', verdict: 'doNotTurn', targetId: open.id }] : []
 }
 
-const codeOfItem = { stop: 'stopIn', lockingPin: 'lockIn', lock: 'lockIn', capsLoose: 'capsLoose' } as const
+const codeOfItem = {
+  stop: 'stopIn',
+  dialRod: 'rodIn',
+  probe: 'rodIn',
+  lockingPin: 'lockIn',
+  lock: 'lockIn',
+  capsLoose: 'capsLoose',
+} as const
 const verdictOfItem: Record<RegisterItem['item'], GuardVerdict> = {
   stop: 'trim',
+  dialRod: 'trim',
+  probe: 'trim',
   lockingPin: 'doNotTurn',
   lock: 'doNotTurn',
   capsLoose: 'doNotTurn',

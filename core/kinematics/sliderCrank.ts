@@ -24,6 +24,9 @@ export interface SliderCrank {
   readonly degAtDrop: (dropMm: number, when: 'before' | 'after') => number | undefined
 }
 
+/** Arithmetic noise about a cosine of one. */
+const ROUNDING = 1e-12
+
 /** The piston's place from the crank's, for one cylinder.
  *  Formula: h(t) = r cos t + sqrt(l² - (r sin t - e)²), TDC at sin t = e / (l + r), drop = h(TDC) - h.
  *  Errors: no stroke; rod not longer than the throw; an offset with which it cannot turn.
@@ -44,7 +47,6 @@ export function makeSliderCrank({
     return throwMm * Math.cos(tRad) + Math.sqrt(rodMm * rodMm - side * side)
   }
   const tdcRad = Math.asin(pinOffsetMm / (rodMm + throwMm))
-  const bdcRad = Math.PI + Math.asin(pinOffsetMm / (rodMm - throwMm))
   const top = height(tdcRad)
   const dropMm = (deg: number) => top - height(tdcRad + radFromDeg(deg))
   const slopeMmPerDeg = (deg: number) => {
@@ -53,11 +55,15 @@ export function makeSliderCrank({
     const perRad = throwMm * Math.sin(t) + (side * throwMm * Math.cos(t)) / Math.sqrt(rodMm * rodMm - side * side)
     return radFromDeg(1) * perRad
   }
+  // Crank axis, crankpin and wrist pin are a triangle of sides r, l and the wrist pin's distance: the law of cosines gives its angle.
   const degAtDrop = (drop: number, when: 'before' | 'after') => {
-    const toBdcDeg = degFromRad(bdcRad - tdcRad)
-    const endDeg = when === 'after' ? toBdcDeg : toBdcDeg - 360
-    if (drop < 0 || drop > dropMm(endDeg)) return undefined
-    return bisect((share) => dropMm(endDeg * share) - drop, 0, 1) * endDeg
+    const heightMm = top - drop
+    const pinMm = Math.hypot(heightMm, pinOffsetMm)
+    const cos = (throwMm * throwMm + pinMm * pinMm - rodMm * rodMm) / (2 * throwMm * pinMm)
+    if (drop < 0 || cos < -1 - ROUNDING) return undefined
+    const opening = Math.acos(Math.min(1, Math.max(-1, cos)))
+    const bisector = Math.atan2(pinOffsetMm, heightMm) - tdcRad
+    return degFromRad(when === 'after' ? bisector + opening : bisector - opening)
   }
   return ok({ tdcDeg: degFromRad(tdcRad), dropMm, slopeMmPerDeg, degAtDrop })
 }

@@ -1,17 +1,13 @@
 import type { BuildSheet } from '../model/buildSheet'
 import type { Job } from '../model/engine'
 import type { Entry, EntryOf, Phase } from '../model/entry'
+import { firingDegOf, tdcOnOneTurn } from '../cylinders'
 import { wrapToSigned } from '../units'
-import { combineZero, pinOffsetShift, sigmaOfDivision, tdcFromStops, type ZeroReading } from '../zero'
 import { orderEntries, struckIds } from './order'
 import { crankPlace, rotationStands, rotationTurned, rotationWitness, startRotation, type Rotation } from './rotation'
 import type { JobState, LoopState, RegisterItem, TensionerState } from './state'
 import { countPitchesOut, readTiming } from './timing'
-
-/** Until the degree wheel is described: read to a whole degree. */
-const DEFAULT_READ_TO_DEG = 1
-/** How well a factory mark against its pointer is read by eye, one sigma, crank degrees. Common practice, no source. */
-const FACTORY_MARK_SIGMA_DEG = 0.5
+import { readZeros, zeroOfEntry, type Zeros } from './zeros'
 
 interface Draft {
   sheetId: string
@@ -20,8 +16,7 @@ interface Draft {
   register: RegisterItem[]
   loops: Record<string, LoopState>
   tensioners: Record<string, TensionerState>
-  degreeWheel: JobState['degreeWheel']
-  zeroReadings: ZeroReading[]
+  zeros: Zeros
   rotation: Rotation
   lash: Record<Phase, Record<string, EntryOf<'lash'>>>
   camMarks: EntryOf<'camMark'>[]
@@ -51,16 +46,18 @@ export function foldJob({
   const sheetId = live.findLast((entry) => entry.kind === 'sheet')?.toSheetId ?? job.sheetId
   const sheet = sheets.find(({ id }) => id === sheetId) ?? sheets.find(({ id }) => id === job.sheetId)
   if (!sheet) throw new Error(`Broken invariant: job ${job.id} has no build sheet`)
-  const draft = startDraft(job, sheet, sheetId)
+  const zeros = readZeros(live, sheet)
+  const draft = startDraft(job, sheet, sheetId, zeros)
   for (const entry of live) take(draft, entry, sheet, job)
-  const zero = combineZero(draft.zeroReadings)
+  const { zero, readings: zeroReadings = [] } = zeros.frames.at(-1) ?? {}
   const { place, half } = crankPlace(draft.rotation, sheet, zero)
   const { rotation: _rotation, camMarks, valveEvents, ...rest } = draft
-  const timing = readTiming({ sheet, zero, readToDeg: readTo(draft), camMarks, valveEvents, counts: draft.counts })
-  return { ...rest, live, struck, zero, half, crank: place, timing }
+  const timing = readTiming({ sheet, zeros, camMarks, valveEvents, counts: draft.counts })
+  const degreeWheel = live.findLast((entry) => entry.kind === 'degreeWheel')?.scale
+  return { ...rest, live, struck, degreeWheel, zero, zeroReadings, half, crank: place, timing }
 }
 
-function startDraft(job: Job, sheet: BuildSheet, sheetId: string): Draft {
+function startDraft(job: Job, sheet: BuildSheet, sheetId: string, zeros: Zeros): Draft {
   const on = job.arrival === 'chainOn'
   const loop: LoopState = {
     on,
@@ -77,8 +74,7 @@ function startDraft(job: Job, sheet: BuildSheet, sheetId: string): Draft {
     register: [],
     loops: Object.fromEntries(sheet.loops.map(({ id }) => [id, loop])),
     tensioners: Object.fromEntries(tensioners.map(({ id }) => [id, on ? 'asArrived' : 'out'])),
-    degreeWheel: undefined,
-    zeroReadings: [],
+    zeros,
     rotation: startRotation,
     lash: { found: {}, set: {}, left: {} },
     camMarks: [],
@@ -90,11 +86,6 @@ function startDraft(job: Job, sheet: BuildSheet, sheetId: string): Draft {
     closed: undefined,
   }
 }
-
-const readTo = (draft: Draft) => draft.degreeWheel?.readToDeg ?? DEFAULT_READ_TO_DEG
-const firingOf = (sheet: BuildSheet, cylinderId: string) =>
-  sheet.cylinders.find(({ id }) => id === cylinderId)?.firingDeg?.value ??
-  (cylinderId === sheet.zeroCylinderId ? 0 : undefined)
 
 function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
   switch (entry.kind) {
@@ -113,14 +104,6 @@ function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
     case 'moved':
     case 'count':
       return takeDrive(draft, entry, sheet)
-    case 'degreeWheel':
-      // A wheel fitted anew has no zero until it is found again.
-      draft.degreeWheel = { readToDeg: entry.readToDeg, rises: entry.rises }
-      draft.zeroReadings = []
-      return
-    case 'stopContacts':
-    case 'factoryMark':
-      return takeZero(draft, entry, sheet)
     case 'stands':
     case 'turned':
     case 'witness':
@@ -143,6 +126,16 @@ function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
     case 'close':
       draft.closed = entry
       return
+    // What is read of the zero is taken up by readZeros, all of it at once.
+    case 'degreeWheel':
+    case 'dial':
+    case 'stopContacts':
+    case 'dialPair':
+    case 'dwell':
+    case 'factoryMark':
+    case 'wheelKnocked':
+    case 'contactAgain':
+    case 'leaning':
     case 'note':
     case 'picture':
     case 'sheet':
@@ -156,35 +149,6 @@ function takeItem(draft: Draft, { itemId, item, where, change, at, id }: EntryOf
   if (change === 'in') draft.register.push({ itemId, item, where, since: at, entryId: id })
 }
 
-function takeZero(draft: Draft, entry: EntryOf<'stopContacts'> | EntryOf<'factoryMark'>, sheet: BuildSheet): void {
-  if (entry.kind === 'factoryMark') {
-    const sigmaDeg = Math.hypot(FACTORY_MARK_SIGMA_DEG, sigmaOfDivision(readTo(draft)))
-    const { id, wheelDeg } = entry
-    draft.zeroReadings.push({ entryId: id, method: 'factoryMark', wheelDeg, sigmaDeg, setUp: 'factoryMark' })
-    return
-  }
-  const found = tdcFromStops({ ...entry, sigmaDeg: sigmaOfDivision(readTo(draft)) })
-  if (!found.ok) return
-  const { strokeMm, rodMm, pinOffsetMm } = sheet
-  const sizes = strokeMm &&
-    rodMm && { strokeMm: strokeMm.value, rodMm: rodMm.value, pinOffsetMm: pinOffsetMm?.value ?? 0 }
-  const shiftDeg = (sizes && pinOffsetShift(sizes, found.value.halfSpanDeg)) ?? 0
-  const toZero = firingOf(sheet, entry.cylinderId) ?? 0
-  const wheelDeg = found.value.wheelDeg - shiftDeg - toZero
-  // A stop moved to another depth is another set-up; the same depth read again is not a second witness.
-  const before = draft.zeroReadings.find(
-    ({ setUp }) => setUp.startsWith('stop') && Math.abs(Number(setUp.slice(4)) - found.value.halfSpanDeg) < 1.5,
-  )
-  const setUp = before?.setUp ?? `stop${found.value.halfSpanDeg}`
-  draft.zeroReadings.push({
-    entryId: entry.id,
-    method: 'positiveStop',
-    wheelDeg,
-    sigmaDeg: found.value.sigmaDeg,
-    setUp,
-  })
-}
-
 function takeRotation(
   draft: Draft,
   entry: EntryOf<'stands'> | EntryOf<'turned'> | EntryOf<'witness'>,
@@ -194,14 +158,13 @@ function takeRotation(
   const { cycleDeg } = sheet
   if (entry.kind === 'turned') {
     const before = draft.rotation.totalDeg
-    draft.rotation = rotationTurned(draft.rotation, entry, combineZero(draft.zeroReadings), cycleDeg)
+    draft.rotation = rotationTurned(draft.rotation, entry, zeroOfEntry(draft.zeros, entry.id)?.zero, cycleDeg)
     noteTurnOnLoops(draft, draft.rotation.totalDeg - before)
     return
   }
-  const firing = firingOf(sheet, entry.cylinderId)
-  if (firing === undefined) return
   if (entry.kind === 'witness') {
-    if (entry.says === 'undecided') return
+    const firing = firingDegOf(sheet, entry.cylinderId)
+    if (firing === undefined || entry.says === 'undecided') return
     const placeDeg = firing + (entry.says === 'firing' ? 0 : 360)
     draft.rotation = rotationWitness(draft.rotation, {
       entryId: entry.id,
@@ -213,7 +176,9 @@ function takeRotation(
   }
   const allOff = sheet.loops.length > 0 && sheet.loops.every(({ id }) => draft.loops[id]?.on === false)
   const chosen = entry.place === 'pose' && job.arrival === 'chainOff' && allOff
-  const placeDeg = entry.place === 'pose' ? sheet.referencePose.crankDeg.value : firing
+  // Standing at TDC is sharp on one turn; which turn is for the witnesses to say.
+  const placeDeg = entry.place === 'pose' ? sheet.referencePose.crankDeg.value : tdcOnOneTurn(sheet, entry.cylinderId)
+  if (placeDeg === undefined) return
   draft.rotation = rotationStands(draft.rotation, placeDeg, chosen, cycleDeg)
   if (entry.place !== 'pose') return
   for (const [id, loop] of Object.entries(draft.loops)) {
@@ -274,7 +239,7 @@ function resetTight(draft: Draft): void {
 
 /** Off at the pose when the ledger has the crank within a few degrees of it, on the wheel's one turn. */
 function offAt(draft: Draft, sheet: BuildSheet): LoopState['offAt'] {
-  const { place } = crankPlace(draft.rotation, sheet, combineZero(draft.zeroReadings))
+  const { place } = crankPlace(draft.rotation, sheet, draft.zeros.frames.at(-1)?.zero)
   if (place.deg === undefined) return 'unknown'
   const away = wrapToSigned(place.deg - sheet.referencePose.crankDeg.value, 360)
   return Math.abs(away) <= (sheet.trimDeg?.value ?? 4) ? 'pose' : 'elsewhere'

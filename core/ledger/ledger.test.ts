@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { Entry, EntryDraft } from '../model'
-import { INLINE_IDS as ids } from '../starters'
+import { PART_IDS as ids } from '../starters'
 import {
   atPose,
   atTdc,

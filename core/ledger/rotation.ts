@@ -8,6 +8,8 @@ import type { CrankPlace } from './state'
 export const FRESH_APPROACH_DEG = 30
 /** A wheel reading further than this from the reckoned place is no correction but a contradiction. */
 const WHEEL_CONTRADICTS_DEG = 45
+/** Turned to within this of a mark, it is that mark. */
+const SAME_MARK_DEG = 20
 
 /** The journey of the crank, built up entry by entry. `totalDeg` grows with every turn; origins are places minus totals. */
 export interface Rotation {
@@ -20,6 +22,7 @@ export interface Rotation {
   /** A pose declared with the loop off, where the half of the cycle is whichever the cams are set to. */
   readonly chosenOriginDeg: number | undefined
   readonly wheelDisagreesDeg: number | undefined
+  readonly missed: CrankPlace['missed']
 }
 
 export const startRotation: Rotation = {
@@ -30,6 +33,7 @@ export const startRotation: Rotation = {
   reference: undefined,
   chosenOriginDeg: undefined,
   wheelDisagreesDeg: undefined,
+  missed: undefined,
 }
 
 export function rotationTurned(
@@ -40,7 +44,14 @@ export function rotationTurned(
 ): Rotation {
   const totalDeg = rotation.totalDeg + entry.deg
   const direction = entry.deg > 0 ? 1 : entry.deg < 0 ? -1 : rotation.lastDirection
-  const turned: Rotation = { ...rotation, totalDeg, lastDirection: direction, overshot: nextOvershot(rotation, entry) }
+  const missed = missedTurn(rotation, entry, cycleDeg)
+  const turned: Rotation = {
+    ...rotation,
+    totalDeg,
+    lastDirection: direction,
+    overshot: nextOvershot(rotation, entry),
+    missed,
+  }
   if (entry.wheelDeg === undefined || !zero) return turned
   const read = entry.wheelDeg - zero.wheelDeg
   const reckoned = rotation.reference ? rotation.reference.originDeg + totalDeg : undefined
@@ -50,6 +61,19 @@ export function rotationTurned(
   const put = totalDeg + slipDeg
   const originDeg = wrapToCycle(read - put, cycleDeg)
   return { ...turned, totalDeg: put, reference: { originDeg, totalDeg: put }, wheelDisagreesDeg: undefined }
+}
+
+/** A turn that ended on the right place of one turn and the wrong one of the cycle: with the mark on its pointer it looks right. */
+function missedTurn(
+  rotation: Rotation,
+  { deg, towardsDeg }: EntryOf<'turned'>,
+  cycleDeg: number,
+): CrankPlace['missed'] {
+  const at = placeDeg(rotation, cycleDeg)
+  if (towardsDeg === undefined || at === undefined || cycleDeg === 360) return undefined
+  const offDeg = wrapToSigned(at + deg - towardsDeg, cycleDeg)
+  if (Math.abs(Math.abs(offDeg) - 360) > SAME_MARK_DEG) return undefined
+  return deg < 0 ? 'shortWayBack' : 'oneTurnTooMany'
 }
 
 function nextOvershot({ overshot }: Rotation, { deg, ended }: EntryOf<'turned'>): Rotation['overshot'] {
@@ -93,27 +117,39 @@ export function crankPlace(
   sheet: BuildSheet,
   zero: Zero | undefined,
 ): { place: CrankPlace; half: Half } {
-  const { totalDeg, reference, lastDirection, overshot, wheelDisagreesDeg } = rotation
+  const { totalDeg, reference, lastDirection, overshot, wheelDisagreesDeg, missed } = rotation
   const half = halfFromWitnesses(rotation.witnesses)
-  const fromWitness = half.known === 'read' || half.known === 'proved' ? half.originDeg : undefined
-  const halfOrigin = half.known === 'conflict' ? undefined : (rotation.chosenOriginDeg ?? fromWitness)
   const sinceReferenceDeg = totalDeg - (reference?.totalDeg ?? 0)
   const common = {
     totalDeg,
     sinceReferenceDeg,
     lastDirection,
     wheelDisagreesDeg,
+    missed,
     freshApproach: overshot && {
       direction: overshot.direction,
       stillBackDeg: Math.max(0, FRESH_APPROACH_DEG - overshot.backDeg),
     },
   }
-  if (!reference || halfOrigin === undefined || wheelDisagreesDeg !== undefined) {
+  const at = placeDeg(rotation, sheet.cycleDeg)
+  if (at === undefined || wheelDisagreesDeg !== undefined) {
     return { half, place: { ...common, deg: undefined, doubt: 'unknown' } }
   }
-  // The reference is sharp but knows one turn only; the witness knows which turn.
-  const originDeg = halfOrigin + wrapToSigned(reference.originDeg - halfOrigin, 360)
-  const deg = crankDeg(wrapToCycle(originDeg + totalDeg, sheet.cycleDeg))
-  const sure = zero && sinceReferenceDeg === 0 && (half.known === 'proved' || rotation.chosenOriginDeg !== undefined)
+  const deg = crankDeg(at)
+  const sure = zero && sinceReferenceDeg === 0 && halfIsProved(rotation, half, sheet.cycleDeg)
   return { half, place: { ...common, deg, doubt: sure ? 'proven' : 'reckoned' } }
+}
+
+const halfIsProved = ({ chosenOriginDeg }: Rotation, half: Half, cycleDeg: number) =>
+  half.known === 'proved' || chosenOriginDeg !== undefined || cycleDeg === 360
+
+/** The place on the cycle: the reference is sharp but knows one turn only, the witnesses know which. A two-stroke has one turn. */
+function placeDeg({ reference, witnesses, chosenOriginDeg, totalDeg }: Rotation, cycleDeg: number): number | undefined {
+  if (!reference) return undefined
+  if (cycleDeg === 360) return wrapToCycle(reference.originDeg + totalDeg, 360)
+  const half = halfFromWitnesses(witnesses)
+  if (half.known === 'conflict') return undefined
+  const origin = chosenOriginDeg ?? (half.known === 'unknown' ? undefined : half.originDeg)
+  if (origin === undefined) return undefined
+  return wrapToCycle(origin + wrapToSigned(reference.originDeg - origin, 360) + totalDeg, cycleDeg)
 }

@@ -1,7 +1,8 @@
 import type { CamTiming } from '../cams'
-import type { Approach, Entry, EntryOf, ItemKind, Phase } from '../model/entry'
+import type { Entry, EntryOf, ItemKind, Phase, WheelScale } from '../model/entry'
 import type { CrankDeg } from '../units'
 import type { Half, Zero, ZeroReading } from '../zero'
+import type { Zeros } from './zeros'
 
 export interface RegisterItem {
   readonly itemId: string
@@ -22,6 +23,8 @@ export interface CrankPlace {
   readonly lastDirection: 1 | -1 | undefined
   /** A mark was overshot: come again from so far back. */
   readonly freshApproach: { readonly direction: 1 | -1; readonly stillBackDeg: number } | undefined
+  /** The last turn ended on another turn of the cycle than was meant: one too many, or the short way backwards. */
+  readonly missed: 'oneTurnTooMany' | 'shortWayBack' | undefined
   /** The degree wheel and the turns entered disagree by so much. */
   readonly wheelDisagreesDeg: number | undefined
 }
@@ -50,7 +53,9 @@ export interface JobState {
   readonly register: readonly RegisterItem[]
   readonly loops: Readonly<Record<string, LoopState>>
   readonly tensioners: Readonly<Record<string, TensionerState>>
-  readonly degreeWheel: { readonly readToDeg: number; readonly rises: Approach } | undefined
+  readonly degreeWheel: WheelScale | undefined
+  /** Every setting of the wheel with its zero; the last one is the one in force. */
+  readonly zeros: Zeros
   readonly zeroReadings: readonly ZeroReading[]
   readonly zero: Zero | undefined
   readonly half: Half

@@ -12,7 +12,9 @@ import { countedMarks, expectedCount, judgeCount, pitchesFromCount, solveLoop, t
 import type { BuildSheet } from '../model/buildSheet'
 import type { EntryOf, Phase } from '../model/entry'
 import { wrapToSigned } from '../units'
-import { sigmaOfDivision, type Zero } from '../zero'
+import { scaleSigmaDeg } from '../degreeWheel'
+import type { Zero } from '../zero'
+import { zeroOfEntry, type Zeros } from './zeros'
 
 /** What one count in the ledger says against the sheet it is read with; undefined where no expected count is known. */
 export function verdictOfCount(
@@ -39,8 +41,7 @@ export const countPitchesOut = (sheet: BuildSheet, entry: EntryOf<'count'>) => v
 
 interface Readings {
   readonly sheet: BuildSheet
-  readonly zero: Zero | undefined
-  readonly readToDeg: number
+  readonly zeros: Zeros
   readonly camMarks: readonly EntryOf<'camMark'>[]
   readonly valveEvents: readonly EntryOf<'valveEvents'>[]
   readonly counts: readonly EntryOf<'count'>[]
@@ -72,15 +73,13 @@ function witnessesOf(readings: Readings, shaftId: string, phase: Phase): TimingW
   ].filter((witness) => witness !== undefined)
 }
 
-function fromCamMark(
-  { sheet, zero, readToDeg, camMarks }: Readings,
-  shaftId: string,
-  phase: Phase,
-): TimingWitness | undefined {
+function fromCamMark({ sheet, zeros, camMarks }: Readings, shaftId: string, phase: Phase): TimingWitness | undefined {
   const entry = camMarks.findLast((one) => one.shaftId === shaftId && one.phase === phase)
+  const frame = entry && zeroOfEntry(zeros, entry.id)
+  const zero = frame?.zero
   if (!entry || !zero) return undefined
   const latenessDeg = camMarkLateness({ wheelDeg: entry.wheelDeg, zero, poseDeg: sheet.referencePose.crankDeg.value })
-  const sigmaDeg = Math.hypot(MARK_BY_EYE_SIGMA_DEG, sigmaOfDivision(readToDeg), zero.sigmaDeg)
+  const sigmaDeg = Math.hypot(MARK_BY_EYE_SIGMA_DEG, scaleSigmaDeg(frame.scale), zero.sigmaDeg)
   return { kind: 'camMark', entryId: entry.id, latenessDeg, sigmaDeg }
 }
 
@@ -96,18 +95,16 @@ export const camMarkLateness = ({
   poseDeg: number
 }) => wrapToSigned(wheelDeg - zero.wheelDeg - poseDeg, 360)
 
-function fromEvents(
-  { sheet, zero, readToDeg, valveEvents }: Readings,
-  shaftId: string,
-  phase: Phase,
-): TimingWitness | undefined {
+function fromEvents({ sheet, zeros, valveEvents }: Readings, shaftId: string, phase: Phase): TimingWitness | undefined {
   const entry = valveEvents.findLast(
     (one) => one.phase === phase && sheet.cams.some(({ id, shaftId: on }) => id === one.camId && on === shaftId),
   )
+  const frame = entry && zeroOfEntry(zeros, entry.id)
+  const zero = frame?.zero
   if (!entry || !zero) return undefined
   const lateness = latenessOfEvents(sheet, zero, entry)
   if (!lateness) return undefined
-  const sigmaDeg = Math.hypot(Math.hypot(EVENT_SIGMA_DEG, sigmaOfDivision(readToDeg)) / Math.SQRT2, zero.sigmaDeg)
+  const sigmaDeg = Math.hypot(Math.hypot(EVENT_SIGMA_DEG, scaleSigmaDeg(frame.scale)) / Math.SQRT2, zero.sigmaDeg)
   return { kind: 'valveEvents', entryId: entry.id, latenessDeg: lateness.phaseDeg, sigmaDeg }
 }
 

@@ -30,7 +30,7 @@ export const bankSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   /** Direction of the cylinder axis in the plane. */
-  axisDeg: z.number().min(0).lt(360),
+  axisDeg: trusted(z.number().min(0).lt(360)).optional(),
   twelveIs: z.enum(['alongCylinder', 'straightUp']),
 })
 
@@ -38,7 +38,14 @@ export const cylinderSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   bankId: idSchema,
-  /** Its firing TDC after that of the zero cylinder, crank degrees in the running direction. */
+  /** Its own axis where its bank does not settle it: a radial. */
+  axisDeg: trusted(z.number().min(0).lt(360)).optional(),
+  /** Its crankpin after that of the zero cylinder, degrees on the crank in the running direction. */
+  crankpinDeg: trusted(z.number().min(0).lt(360)).optional(),
+  /** How much later its TDC comes than axis and crankpin say: the articulated rods of a radial. */
+  tdcShiftDeg: trusted(z.number().min(-20).max(20)).optional(),
+  /** Its firing TDC after that of the zero cylinder, crank degrees in the running direction, where somebody says so; else it follows
+   *  from axes, crankpins and firing order. */
   firingDeg: trusted(z.number().min(0).lt(720)).optional(),
 })
 
@@ -116,6 +123,20 @@ export const markSchema = z.strictObject({
   meets: wordsSchema,
 })
 
+/** A mark on a rim of the crank: pulley, damper or flywheel. What it is cut for is a claim until it is read against the zero. */
+export const rimMarkSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  where: wordsSchema,
+  seenFrom: sideSchema,
+  cutFor: z.enum(['tdc', 'spark', 'pose', 'assembly', 'casting', 'unknown']),
+  cylinderId: idSchema,
+  /** Where it claims to stand, crank degrees after that cylinder's TDC; before is minus. */
+  claimDeg: trusted(z.number().min(-360).max(360)).optional(),
+  /** How far after its claim a job found it, on one turn. */
+  errorDeg: trusted(z.number().min(-180).max(180)).optional(),
+})
+
 export const witnessSchema = z.strictObject({
   id: idSchema,
   kind: z.enum(['camMark', 'valveEvents', 'count']),
@@ -150,6 +171,16 @@ export const buildSheetSchema = z.strictObject({
   strokeMm: trustedMmSchema.optional(),
   rodMm: trustedMmSchema.optional(),
   pinOffsetMm: trustedMmSchema.optional(),
+  /** From the seat of the plug or injector down its hole to the crown with the piston at the top. */
+  plugDepthMm: trustedMmSchema.optional(),
+  /** The hole's axis to the bore's. */
+  plugAngleDeg: trusted(z.number().min(0).max(75)).optional(),
+  /** Round the rim that marks are cut on. */
+  rimMm: trusted(z.number().min(50).max(20_000)).optional(),
+  rimMarks: z.array(rimMarkSchema).max(60),
+  layout: z.enum(['inLine', 'vee', 'flat', 'opposed', 'radial']),
+  /** Cylinder ids in the order they fire. */
+  firingOrder: trusted(z.array(idSchema).max(28)).optional(),
   banks: z.array(bankSchema).max(8),
   cylinders: z.array(cylinderSchema).max(28),
   zeroCylinderId: idSchema,
@@ -178,5 +209,6 @@ export type Shaft = z.output<typeof shaftSchema>
 export type Member = z.output<typeof memberSchema>
 export type Loop = z.output<typeof loopSchema>
 export type Cam = z.output<typeof camSchema>
+export type RimMark = z.output<typeof rimMarkSchema>
 export type Mark = z.output<typeof markSchema>
 export type BookCount = z.output<typeof bookCountSchema>

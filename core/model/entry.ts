@@ -8,8 +8,31 @@ const approachSchema = z.enum(['running', 'against'])
 
 export const conditionSchema = z.enum(['cold', 'hot', 'plugsOut', 'chainOff', 'tensionerHeld', 'tensionerReleased'])
 
+/** How the wheel, or the tape on the rim, is numbered; `rises`: turning which way its numbers go up. On a mirrored wheel the numbers
+ *  say nothing of that; only the words before and after do. */
+export const wheelScaleSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.enum(['full', 'half', 'quarter']),
+    rises: approachSchema,
+    readToDeg: z.number().min(0.01).max(15),
+  }),
+  z.strictObject({
+    kind: z.literal('rim'),
+    rises: approachSchema,
+    circumferenceMm: z.number().min(50).max(20_000),
+    /** What the tape reads at the datum mark; chords start from it. */
+    datumMm: z.number().min(-1000).max(20_000),
+    measure: z.enum(['wrapped', 'chord']),
+    readToMm: z.number().min(0.01).max(20),
+  }),
+])
+
+export const feelToolSchema = z.enum(['screwdriver', 'pick', 'valve', 'stick'])
+
 export const itemKindSchema = z.enum([
   'stop',
+  'dialRod',
+  'probe',
   'lockingPin',
   'tensionerPin',
   'rag',
@@ -22,7 +45,7 @@ export const itemKindSchema = z.enum([
   'other',
 ])
 
-export const evidenceSchema = z.enum(['thumb', 'lobes', 'rocking', 'companionRocking'])
+export const evidenceSchema = z.enum(['thumb', 'lobes', 'rocking', 'companionRocking', 'lockFits'])
 
 export const countRuleSchema = z.enum(['both', 'firstOnly', 'lastOnly', 'neither'])
 
@@ -51,13 +74,39 @@ export const entrySchema = z.discriminatedUnion('kind', [
   kind('item', { itemId: idSchema, item: itemKindSchema, where: wordsSchema, change: z.enum(['in', 'out']) }),
   kind('loop', { loopId: idSchema, change: z.enum(['off', 'on']) }),
   kind('tensioner', { memberId: idSchema, state: z.enum(['heldBack', 'fitted', 'released', 'proven']) }),
-  kind('degreeWheel', { readToDeg: z.number().min(0.01).max(15), rises: approachSchema }),
+  kind('degreeWheel', { scale: wheelScaleSchema }),
+  kind('dial', { readToMm: z.number().min(0.0001).max(1) }),
   kind('stopContacts', { cylinderId: idSchema, firstDeg: wheelDegSchema, secondDeg: wheelDegSchema }),
-  kind('factoryMark', { cylinderId: idSchema, name: wordsSchema, wheelDeg: wheelDegSchema }),
+  /** The wheel at the same drop of the piston before and after the top; `oneWay` = both come to turning the running way. */
+  kind('dialPair', {
+    cylinderId: idSchema,
+    dropMm: z.number().min(0.01).max(500),
+    beforeDeg: wheelDegSchema,
+    afterDeg: wheelDegSchema,
+    approach: z.enum(['eachWay', 'oneWay']),
+  }),
+  /** Where the piston was felt to stop rising and to begin falling. */
+  kind('dwell', { cylinderId: idSchema, tool: feelToolSchema, beforeDeg: wheelDegSchema, afterDeg: wheelDegSchema }),
+  /** A mark of the crank brought to its pointer. `claimDeg`: what it claims, after that cylinder's TDC. */
+  kind('factoryMark', {
+    cylinderId: idSchema,
+    name: wordsSchema,
+    wheelDeg: wheelDegSchema,
+    claimDeg: z.number().min(-360).max(360),
+    markId: idSchema.optional(),
+  }),
+  /** Wheel or pointer was disturbed: the zero holds no longer until it is read again. */
+  kind('wheelKnocked', { what: z.enum(['wheel', 'pointer', 'notSure']) }),
+  /** One contact of a stop that has stayed in, read again. */
+  kind('contactAgain', { ofEntryId: idSchema, which: z.enum(['first', 'second']), wheelDeg: wheelDegSchema }),
+  /** From which reading on the wheel had already slipped, and whether those are shifted by the slip or have to be taken again. */
+  kind('leaning', { knockId: idSchema, fromEntryId: idSchema, how: z.enum(['shift', 'retake']) }),
   kind('stands', { place: z.enum(['tdc', 'pose']), cylinderId: idSchema, wheelDeg: wheelDegSchema.optional() }),
   kind('turned', {
     deg: z.number().min(-7200).max(7200),
     ended: z.enum(['short', 'onMark', 'past']),
+    /** The place of the crank that was meant to be reached. */
+    towardsDeg: z.number().min(0).lt(720).optional(),
     wheelDeg: wheelDegSchema.optional(),
   }),
   kind('witness', { cylinderId: idSchema, evidence: evidenceSchema, says: z.enum(['firing', 'overlap', 'undecided']) }),
@@ -108,6 +157,8 @@ export type Phase = z.output<typeof phaseSchema>
 export type Approach = z.output<typeof approachSchema>
 export type Condition = z.output<typeof conditionSchema>
 export type ItemKind = z.output<typeof itemKindSchema>
+export type WheelScale = z.output<typeof wheelScaleSchema>
+export type FeelTool = z.output<typeof feelToolSchema>
 export type Evidence = z.output<typeof evidenceSchema>
 export type CountRule = z.output<typeof countRuleSchema>
 

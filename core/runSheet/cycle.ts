@@ -1,8 +1,9 @@
 import { valveEvents } from '../cams'
+import { firingDegOf } from '../cylinders'
 import type { BuildSheet } from '../model/buildSheet'
 import { crankDeg, wrapToCycle, type CrankDeg } from '../units'
 
-export type Stroke = 'power' | 'exhaust' | 'inlet' | 'compression'
+export type Stroke = 'power' | 'exhaust' | 'inlet' | 'compression' | 'down' | 'up'
 
 export interface StrokeSpan {
   readonly stroke: Stroke
@@ -10,19 +11,20 @@ export interface StrokeSpan {
   readonly toDeg: number
 }
 
-/** The strokes of a four-stroke cylinder over one cycle, cut where the strip's ends cut them. Empty when its firing TDC is
- *  not known: unknown is not drawn as a guess. */
+/** The strokes of a cylinder over one cycle, cut where the strip's ends cut them: four of them, or of a two-stroke the piston going down
+ *  and up. Empty when its firing TDC is not known: unknown is not drawn as a guess. */
 export function strokesOf(sheet: BuildSheet, cylinderId: string): StrokeSpan[] {
-  const firing = sheet.cylinders.find(({ id }) => id === cylinderId)?.firingDeg?.value
-  if (firing === undefined || sheet.cycleDeg !== 720) return []
-  const strokes: Stroke[] = ['power', 'exhaust', 'inlet', 'compression']
+  const firing = firingDegOf(sheet, cylinderId)
+  const { cycleDeg } = sheet
+  if (firing === undefined) return []
+  const strokes: Stroke[] = cycleDeg === 720 ? ['power', 'exhaust', 'inlet', 'compression'] : ['down', 'up']
   const spans = strokes.flatMap((stroke, i): StrokeSpan[] => {
-    const fromDeg = wrapToCycle(firing + i * 180, 720)
+    const fromDeg = wrapToCycle(firing + i * 180, cycleDeg)
     const toDeg = fromDeg + 180
-    if (toDeg <= 720) return [{ stroke, fromDeg, toDeg }]
+    if (toDeg <= cycleDeg) return [{ stroke, fromDeg, toDeg }]
     return [
-      { stroke, fromDeg, toDeg: 720 },
-      { stroke, fromDeg: 0, toDeg: toDeg - 720 },
+      { stroke, fromDeg, toDeg: cycleDeg },
+      { stroke, fromDeg: 0, toDeg: toDeg - cycleDeg },
     ]
   })
   return spans.sort((a, b) => a.fromDeg - b.fromDeg)
@@ -37,9 +39,10 @@ export interface CycleEvent {
 
 /** What the crank comes by on one cycle, in order: every known firing TDC, the valve events, the reference pose. */
 export function cycleEvents(sheet: BuildSheet): CycleEvent[] {
-  const tdcs = sheet.cylinders.flatMap(({ id, firingDeg }): CycleEvent[] =>
-    firingDeg ? [{ kind: 'firingTdc', atDeg: crankDeg(firingDeg.value), cylinderId: id }] : [],
-  )
+  const tdcs = sheet.cylinders.flatMap(({ id }): CycleEvent[] => {
+    const firing = firingDegOf(sheet, id)
+    return firing === undefined ? [] : [{ kind: 'firingTdc', atDeg: crankDeg(firing), cylinderId: id }]
+  })
   const valves = sheet.cams.flatMap((cam): CycleEvent[] => {
     const { opens, closes } = valveEvents(sheet, cam)
     const { cylinderId, valve } = cam
@@ -67,4 +70,15 @@ export function nextEvent(
     (best, one) => (!best || one.aheadDeg < best.aheadDeg ? one : best),
     undefined,
   )
+}
+
+/** What the crank comes by, in order, when it is turned on from a place by so many degrees; the end itself is not passed. */
+export function eventsPassed(
+  events: readonly CycleEvent[],
+  { fromDeg, deg, cycleDeg }: { readonly fromDeg: number; readonly deg: number; readonly cycleDeg: number },
+): readonly { readonly event: CycleEvent; readonly aheadDeg: number }[] {
+  return events
+    .map((event) => ({ event, aheadDeg: wrapToCycle(event.atDeg - fromDeg, cycleDeg) }))
+    .filter(({ aheadDeg }) => aheadDeg > 0.25 && aheadDeg < deg - 0.25)
+    .sort((a, b) => a.aheadDeg - b.aheadDeg)
 }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import type { EntryDraft } from '../model'
-import { inlineOneChain } from '../starters'
+import { beginSheet } from '../starters'
 import {
   atPose,
   benchJob,
@@ -42,7 +42,7 @@ test('the whole job in its order', () => {
   ])
 })
 test('an engine without a tensioner has no such step', () => {
-  const plain = inlineOneChain({ id: 's', engineId: 'e', at: sheet.at, cylinders: 4, guide: true, tensioner: false })
+  const plain = beginSheet({ id: 's', engineId: 'e', at: sheet.at, cylinders: 4, guide: true, tensioner: false })
   expect(makeRunSheet(plain, benchJob).some(({ kind }) => kind === 'tensioner')).toBe(false)
 })
 test('cautions fit the engine', () => {

@@ -71,9 +71,9 @@ const evidenceOf: Record<StepKind, Look> = {
   lashFound: lash('found'),
   lashLeft: lash('left'),
   trueTdc: ({ state }) => {
-    const stopIn = state.register.some(({ item }) => item === 'stop')
-    if (!state.zero) return stopIn || state.degreeWheel ? 'part' : 'none'
-    if (stopIn) return 'part'
+    const inCylinder = state.register.some(({ item }) => item === 'stop' || item === 'dialRod' || item === 'probe')
+    if (!state.zero) return inCylinder || state.degreeWheel ? 'part' : 'none'
+    if (inCylinder || state.zeros.life === 'inDoubt' || state.zeros.life === 'slipped') return 'part'
     return state.zero.proved ? 'proved' : 'read'
   },
   whichTdc: ({ state: { half, crank } }) => {

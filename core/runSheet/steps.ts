@@ -37,7 +37,8 @@ export function makeRunSheet(sheet: BuildSheet, _job: Job): Step[] {
     step('makeSafe'),
     ...lash('lashFound'),
     step('trueTdc', sheet.zeroCylinderId),
-    step('whichTdc', sheet.zeroCylinderId),
+    // On a two-stroke every TDC is the same.
+    ...(sheet.cycleDeg === 720 ? [step('whichTdc', sheet.zeroCylinderId)] : []),
     ...camshafts.map(({ id }) => step('asFound', id)),
     ...sheet.loops.map(({ id }) => step('poseChainOff', id)),
     ...camshafts.map(({ id }) => step('setCam', id)),

@@ -1,1 +1,1 @@
-export * from './inlineOneChain'
+export * from './beginSheet'

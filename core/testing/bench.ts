@@ -1,13 +1,13 @@
 import { foldJob, type JobState } from '../ledger'
 import type { BuildSheet, Entry, EntryDraft, Job } from '../model'
-import { inlineOneChain, INLINE_IDS as ids } from '../starters'
+import { beginSheet, PART_IDS as ids } from '../starters'
 
 const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
 const AT = '2026-01-05T08:00:00.000Z'
 
 /** A single-cylinder interference engine, 19 and 38 teeth, its expected count from a book: 29. */
 export function benchSheet(change: Partial<BuildSheet> = {}): BuildSheet {
-  const base = inlineOneChain({ id: 'sheet', engineId: 'engine', at: AT, cylinders: 1, guide: false, tensioner: true })
+  const base = beginSheet({ id: 'sheet', engineId: 'engine', at: AT, cylinders: 1, guide: false, tensioner: true })
   return {
     ...base,
     running: known('clockwise' as const),
@@ -78,7 +78,10 @@ export const madeSafe: EntryDraft[] = [
   cautionId,
   ticked: true,
 }))
-export const degreeWheel: EntryDraft = { kind: 'degreeWheel', readToDeg: 0.5, rises: 'running' }
+export const degreeWheel: EntryDraft = {
+  kind: 'degreeWheel',
+  scale: { kind: 'full', rises: 'running', readToDeg: 0.5 },
+}
 export const stops = (firstDeg: number, secondDeg: number): EntryDraft => ({
   kind: 'stopContacts',
   cylinderId: CYL,

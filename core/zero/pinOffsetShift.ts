@@ -1,23 +1,17 @@
-import { bisect, makeSliderCrank, type SliderCrankSize } from '../kinematics'
+import { makeSliderCrank, type SliderCrankSize } from '../kinematics'
+import { degFromRad, radFromDeg } from '../units'
 
-/** How far after true TDC the middle of two stop contacts lies because the pin is offset, crank degrees, + = after.
- *  0 without offset; undefined when the sizes cannot be an engine or the span cannot be reached.
- *  The drop is found at which the two contacts stand the read span apart. Source: handbook 3, slider-crank. */
+/** How far after true TDC the middle of two readings at one piston height lies because the pin is offset, crank degrees, + = after.
+ *  0 without offset; undefined when the sizes cannot be an engine.
+ *  Crank axis, crankpin and wrist pin are a triangle; the two readings open it by the half span to either side of the line to the wrist
+ *  pin, which stands at p = r cos b + sqrt(l² - r² sin² b): the middle is at asin(e/p), TDC at asin(e/(l + r)).
+ *  Source: handbook 3; the triangle solved by the law of cosines. */
 export function pinOffsetShift(size: SliderCrankSize, halfSpanDeg: number): number | undefined {
-  if (size.pinOffsetMm === 0) return 0
-  const crank = makeSliderCrank(size)
-  if (!crank.ok) return undefined
-  const { degAtDrop } = crank.value
-  const contacts = (dropMm: number) => {
-    const before = degAtDrop(dropMm, 'before')
-    const after = degAtDrop(dropMm, 'after')
-    return before === undefined || after === undefined ? undefined : { before, after }
-  }
-  const spanAt = (dropMm: number) => {
-    const pair = contacts(dropMm)
-    return pair ? pair.after - pair.before : 360
-  }
-  const dropMm = bisect((drop) => spanAt(drop) - 2 * halfSpanDeg, 0, size.strokeMm)
-  const pair = contacts(dropMm)
-  return pair && (pair.before + pair.after) / 2
+  const { strokeMm, rodMm, pinOffsetMm } = size
+  if (pinOffsetMm === 0) return 0
+  if (!makeSliderCrank(size).ok) return undefined
+  const throwMm = strokeMm / 2
+  const half = radFromDeg(halfSpanDeg)
+  const pinMm = throwMm * Math.cos(half) + Math.sqrt(rodMm ** 2 - (throwMm * Math.sin(half)) ** 2)
+  return degFromRad(Math.asin(pinOffsetMm / pinMm) - Math.asin(pinOffsetMm / (rodMm + throwMm)))
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { wrapTo360, wrapToSigned180 } from '../units'
-import { combineZero, halfFromWitnesses, pinOffsetShift, sigmaOfDivision, tdcFromStops, type ZeroReading } from '.'
+import { combineZero, halfFromWitnesses, pinOffsetShift, sigmaOfDivision, tdcFromPair, type ZeroReading } from '.'
 
 describe('positive stop', () => {
   test('the order of the two contacts and the place of the wheel do not move TDC', () => {
@@ -13,7 +13,7 @@ describe('positive stop', () => {
           { firstDeg: before, secondDeg: after },
           { firstDeg: after, secondDeg: before },
         ]) {
-          const found = tdcFromStops({ ...pair, sigmaDeg: 0.1 })
+          const found = tdcFromPair({ ...pair, sigmaDeg: 0.1 })
           if (!found.ok) throw new Error(found.error.code)
           expect(Math.abs(wrapToSigned180(found.value.wheelDeg - tdc))).toBeLessThan(1e-9)
           expect(found.value.halfSpanDeg).toBeCloseTo(half, 9)
@@ -23,10 +23,10 @@ describe('positive stop', () => {
   })
 
   test('contacts that cannot be halved, or that could be either dead centre, are refused', () => {
-    expect(tdcFromStops({ firstDeg: 10, secondDeg: 11, sigmaDeg: 0.1 })).toMatchObject({
+    expect(tdcFromPair({ firstDeg: 10, secondDeg: 11, sigmaDeg: 0.1 })).toMatchObject({
       error: { code: 'stopsCoincide' },
     })
-    expect(tdcFromStops({ firstDeg: 10, secondDeg: 190, sigmaDeg: 0.1 })).toMatchObject({
+    expect(tdcFromPair({ firstDeg: 10, secondDeg: 190, sigmaDeg: 0.1 })).toMatchObject({
       error: { code: 'stopsOpposed' },
     })
   })
@@ -66,6 +66,7 @@ const stop = (entryId: string, wheelDeg: number, setUp: string): ZeroReading => 
   wheelDeg,
   sigmaDeg: 0.1,
   setUp,
+  cylinderId: 'cyl-1',
 })
 
 describe('the zero', () => {
@@ -84,7 +85,7 @@ describe('the zero', () => {
     const zero = combineZero([
       stop('a', 3.4, 's1'),
       stop('b', 3.4, 's2'),
-      { entryId: 'm', method: 'factoryMark', wheelDeg: 9.4, sigmaDeg: 0.5, setUp: 'f' },
+      { entryId: 'm', method: 'factoryMark', wheelDeg: 9.4, sigmaDeg: 0.5, setUp: 'f', cylinderId: 'cyl-1' },
     ])
     expect(zero).toMatchObject({
       wheelDeg: expect.closeTo(3.4, 9),
@@ -110,7 +111,7 @@ describe('the zero', () => {
       const tdc = random() * 360
       const half = 20 + random() * 40
       const read = (deg: number) => wrapTo360(Math.round(deg / 0.5) * 0.5)
-      const found = tdcFromStops({ firstDeg: read(tdc - half), secondDeg: read(tdc + half), sigmaDeg })
+      const found = tdcFromPair({ firstDeg: read(tdc - half), secondDeg: read(tdc + half), sigmaDeg })
       if (found.ok && Math.abs(wrapToSigned180(found.value.wheelDeg - tdc)) <= 2 * found.value.sigmaDeg) held++
     }
     expect(held / 10_000).toBeGreaterThan(0.94)

@@ -1,7 +1,7 @@
 import { Button, Checkbox, SegmentedControl, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { inlineOneChain } from '@link-count/core/starters'
+import { beginSheet } from '@link-count/core/starters'
 import { addSheet, saveEngine } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
 import { useDraft } from '../../ui/fields'
@@ -28,7 +28,7 @@ export function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
     await dispatch(saveEngine({ id, name: name.text.trim(), description: description.text.trim(), at }))
     await dispatch(
       addSheet(
-        inlineOneChain({
+        beginSheet({
           id: crypto.randomUUID(),
           engineId: id,
           at,

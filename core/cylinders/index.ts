@@ -1,0 +1,4 @@
+export * from './firingOrder'
+export * from './judgeFiring'
+export * from './tdcResidue'
+export * from './throwPatterns'

@@ -1,0 +1,2 @@
+export * from './judgeMark'
+export * from './turnsToMeet'

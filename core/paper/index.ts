@@ -1,0 +1,5 @@
+export * from './drawing'
+export * from './svgOfDrawing'
+export * from './tapeDrawing'
+export * from './tilePages'
+export * from './wheelDrawing'

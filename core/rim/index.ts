@@ -1,0 +1,2 @@
+export * from './layOutRim'
+export * from './pistonTable'
