@@ -41,7 +41,7 @@ export default tseslint.config(
   ban(['app/domain/**/*.{ts,tsx}'], above.domain, 'app/domain imports core and other domain folders only.'),
   ban(['app/db/**/*.ts', 'app/store/**/*.ts'], above.db, 'db and store lie below ui, features and shell.'),
   ban(['app/ui/**/*.{ts,tsx}'], above.ui, 'ui lies below features and shell.'),
-  ...['workshop', 'engine', 'job', 'card'].map((name, _i, all) =>
+  ...['workshop', 'engine', 'job', 'card', 'paper'].map((name, _i, all) =>
     ban(
       [`app/features/${name}/**/*.{ts,tsx}`],
       [

@@ -6,6 +6,7 @@ import { WorkshopDatabase } from './database'
 import { seedDemo } from './openWorkshop'
 import { fileMigrations, storeVersions } from './migrations'
 import version1 from './fixtures/version-1.json'
+import version2 from './fixtures/version-2.json'
 
 afterEach(async () => {
   await Dexie.delete('link-count-own')
@@ -17,9 +18,24 @@ test('versions run from 1 without gaps and have names of their own', () => {
   expect(new Set(storeVersions.map(({ name }) => name)).size).toBe(storeVersions.length)
 })
 
-test('a file of version 1 is still opened', () => {
+const raised = () => {
   const parsed = parseFile(JSON.stringify(version1), fileMigrations)
-  expect(parsed.ok && parsed.value.entries.length).toBe(version1.entries.length)
+  if (!parsed.ok) throw new Error(JSON.stringify(parsed.error))
+  return parsed.value
+}
+
+test('a file of version 1 is still opened, its degree wheel numbered all round', () => {
+  const { entries, sheets } = raised()
+  expect(entries.length).toBe(version1.entries.length)
+  expect(entries.find(({ kind }) => kind === 'degreeWheel')).toMatchObject({
+    scale: { kind: 'full', rises: 'running' },
+  })
+  expect(sheets[0]).toMatchObject({ layout: 'inLine', banks: [{ axisDeg: { value: 90, trust: 'unknown' } }] })
+})
+
+test('a file of version 2 is opened as it is', () => {
+  const parsed = parseFile(JSON.stringify(version2), fileMigrations)
+  expect(parsed.ok && parsed.value).toEqual(version2)
 })
 
 test('a database of version 1 is still opened with every row', async () => {
@@ -35,10 +51,14 @@ test('a database of version 1 is still opened with every row', async () => {
   })
   await old.table('engines').bulkAdd(version1.engines)
   await old.table('entries').bulkAdd(version1.entries)
+  await old.table('sheets').bulkAdd(version1.sheets)
   old.close()
   const db = new WorkshopDatabase('own')
   expect(await db.entries.count()).toBe(version1.entries.length)
   expect(await db.engines.toArray()).toEqual(version1.engines)
+  const byId = (rows: { id: string }[]) => [...rows].sort((a, b) => (a.id < b.id ? -1 : 1))
+  expect(byId(await db.entries.toArray())).toEqual(byId(raised().entries))
+  expect(byId(await db.sheets.toArray())).toEqual(byId(raised().sheets))
   db.close()
 })
 

@@ -62,6 +62,7 @@ function sheetOf(engine: DemoEngine): BuildSheet {
     engineId: engine.id,
     at: STARTED,
     cylinders: engine.cylinders,
+    layout: engine.layout ?? 'inLine',
     guide: engine.guide !== undefined,
     tensioner: engine.tensioner,
   })
@@ -79,15 +80,42 @@ function sheetOf(engine: DemoEngine): BuildSheet {
     },
     fuel: engine.fuel,
     starting: engine.starting,
-    ...lengths({ strokeMm: engine.stroke, rodMm: engine.rod, pinOffsetMm: engine.pinOffset }),
+    ...lengths({
+      strokeMm: engine.stroke,
+      rodMm: engine.rod,
+      pinOffsetMm: engine.pinOffset,
+      plugDepthMm: engine.plugDepth,
+      rimMm: engine.rim,
+    }),
+    banks: base.banks.map((bank, i) => {
+      const typed = engine.banks?.[i]
+      return typed === undefined ? bank : { ...bank, axisDeg: trusted(typed, read(parseDirection(typed))) }
+    }),
+    ...(engine.firingOrder
+      ? {
+          firingOrder: {
+            value: engine.firingOrder.split('-').map((name) => `cyl-${name}`),
+            typed: engine.firingOrder,
+            trust: 'manual' as const,
+          },
+        }
+      : {}),
+    rimMarks: (engine.rimMarks ?? []).map(({ claim, ...mark }) => ({
+      ...mark,
+      seenFrom: 'timing',
+      cylinderId: base.zeroCylinderId,
+      ...(claim === undefined ? {} : { claimDeg: { value: claim, typed: String(claim), trust: 'unknown' as const } }),
+    })),
     ...(engine.tolerance === undefined
       ? {}
       : { toleranceDeg: { value: engine.tolerance, typed: String(engine.tolerance), trust: 'manual' } }),
     cylinders: base.cylinders.map((cylinder, i) => {
-      const deg = engine.firingDeg[i]
-      return deg === undefined
-        ? cylinder
-        : { ...cylinder, firingDeg: { value: deg, typed: String(deg), trust: i === 0 ? 'measured' : 'manual' } }
+      const [deg, pin] = [engine.firingDeg[i], engine.crankpins?.[i]]
+      return {
+        ...cylinder,
+        ...(deg === undefined ? {} : { firingDeg: trusted(String(deg), deg, i === 0 ? 'measured' : 'manual') }),
+        ...(pin === undefined ? {} : { crankpinDeg: trusted(String(pin), pin) }),
+      }
     }),
     shafts: base.shafts.map((shaft) =>
       shaft.id === ids.cam ? { ...shaft, position: polar(engine.distance, engine.direction) } : shaft,
@@ -130,7 +158,11 @@ function sheetOf(engine: DemoEngine): BuildSheet {
   }
 }
 
-const trusted = (typed: string, value: number): Trusted<number> => ({ value, typed, trust: 'measured' })
+const trusted = (typed: string, value: number, trust: Trusted<number>['trust'] = 'measured'): Trusted<number> => ({
+  value,
+  typed,
+  trust,
+})
 
 function read(parsed: { ok: true; value: number } | { ok: false; error: unknown }): number {
   if (!parsed.ok) throw new Error(`The demo has a figure that cannot be read: ${JSON.stringify(parsed.error)}`)

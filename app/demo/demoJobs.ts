@@ -62,10 +62,48 @@ const stop = (change: 'in' | 'out'): EntryDraft => ({
 })
 
 const zero = (readToDeg: number, ...pairs: [number, number][]): EntryDraft[] => [
-  { kind: 'degreeWheel', readToDeg, rises: 'running' },
+  { kind: 'degreeWheel', scale: { kind: 'full', rises: 'running', readToDeg } },
   ...pairs.flatMap(([first, second]) => [stop('in'), contacts(first, second), stop('out')]),
   ...done(`trueTdc-${CYL}`),
 ]
+
+const dialRod = (change: 'in' | 'out'): EntryDraft => ({
+  kind: 'item',
+  itemId: `dialRod-${CYL}`,
+  item: 'dialRod',
+  where: 'cylinder 1',
+  change,
+})
+
+/** Drop, wheel coming up, wheel going down. */
+const dialPairs = (...pairs: [number, number, number][]): EntryDraft[] => [
+  { kind: 'dial', readToMm: 0.01 },
+  dialRod('in'),
+  ...pairs.map(([dropMm, beforeDeg, afterDeg]): EntryDraft => ({
+    kind: 'dialPair',
+    cylinderId: CYL,
+    dropMm,
+    beforeDeg,
+    afterDeg,
+    approach: 'oneWay',
+    typed: [
+      { field: 'drop', text: `${dropMm} mm` },
+      { field: 'first', text: String(beforeDeg) },
+      { field: 'second', text: String(afterDeg) },
+    ],
+  })),
+  dialRod('out'),
+]
+
+const rimMark = (markId: string, name: string, wheelDeg: number, claimDeg = 0): EntryDraft => ({
+  kind: 'factoryMark',
+  cylinderId: CYL,
+  name,
+  markId,
+  wheelDeg,
+  claimDeg,
+  typed: [{ field: 'wheel', text: String(wheelDeg) }],
+})
 
 const half = (wheelDeg: number, ...witnesses: ('thumb' | 'lobes')[]): EntryDraft[] => [
   { kind: 'stands', place: 'tdc', cylinderId: CYL, wheelDeg },
@@ -135,6 +173,8 @@ export const demoJobs: readonly DemoJob[] = [
       ...madeSafe(engine),
       ...lash('found', ['.010 in', '.013 in', '.010 in', '.012 in', '.009 in', '.012 in', '.011 in', '.014 in']),
       ...zero(0.5, [311.5, 26.5], [298, 40]),
+      rimMark('mark-brass', 'Brass line', 349.5),
+      rimMark('mark-yellow', 'Yellow notch', 335, -20),
       ...half(349, 'thumb', 'lobes'),
       camMark('found', 355.5),
       count('found', 35),
@@ -228,6 +268,8 @@ export const demoJobs: readonly DemoJob[] = [
       ...madeSafe(engine),
       ...lash('found', ['4 thou', '5 thou', '4 thou', '7 thou']),
       ...zero(0.5, [18, 101.5], [9, 110.5]),
+      ...dialPairs([2, 43, 76.5], [4, 36, 83.5], [6, 30.5, 89]),
+      rimMark('mark-line', 'Long line', 65.5),
       ...half(59.75, 'thumb', 'lobes'),
       camMark('found', 63),
       count('found', 41),

@@ -1,9 +1,25 @@
+export interface DemoMark {
+  readonly id: string
+  readonly name: string
+  readonly where: string
+  readonly cutFor: 'tdc' | 'spark' | 'casting'
+  /** Degrees after TDC that it claims. */
+  readonly claim?: number
+}
+
 /** The workshop of a small museum on a tidal island that keeps its machines running. Places, machines and figures are invented. */
 export interface DemoEngine {
   readonly id: string
   readonly name: string
   readonly description: string
-  readonly cylinders: 1 | 2 | 3 | 4
+  readonly cylinders: number
+  readonly layout?: 'inLine' | 'vee'
+  /** Directions of the banks, as they are typed. */
+  readonly banks?: readonly string[]
+  /** Crankpins of the cylinders after the first one's. */
+  readonly crankpins?: readonly number[]
+  readonly firingOrder?: string
+  /** Typed firing TDCs; what axes, crankpins and order settle is left out. */
   readonly firingDeg: readonly number[]
   readonly running?: 'clockwise' | 'anticlockwise'
   readonly sides: readonly [timing: string, opposite: string]
@@ -13,6 +29,9 @@ export interface DemoEngine {
   readonly stroke?: string
   readonly rod?: string
   readonly pinOffset?: string
+  readonly plugDepth?: string
+  readonly rim?: string
+  readonly rimMarks?: readonly DemoMark[]
   readonly crankTeeth: number
   readonly camTeeth: number
   readonly pitch?: string
@@ -67,9 +86,13 @@ export const demoEngines: readonly DemoEngine[] = [
   {
     id: 'sidecar',
     name: 'Sidecar outfit',
-    description: 'parallel twin, petrol, pistons together',
+    description: 'V-twin of 50°, petrol, one throw',
     cylinders: 2,
-    firingDeg: [0, 360],
+    layout: 'vee',
+    banks: ['-25', '25'],
+    crankpins: [0, 0],
+    firingOrder: '1-2',
+    firingDeg: [0, 310],
     running: 'anticlockwise',
     sides: ['chain side', 'dynamo side'],
     interference: 'yes',
@@ -77,6 +100,12 @@ export const demoEngines: readonly DemoEngine[] = [
     starting: 'hand',
     stroke: '76 mm',
     rod: '148 mm',
+    plugDepth: '31.5 mm',
+    rim: '534 mm',
+    rimMarks: [
+      { id: 'mark-line', name: 'Long line', where: 'dynamo pulley', cutFor: 'tdc', claim: 0 },
+      { id: 'mark-seam', name: 'Seam', where: 'dynamo pulley', cutFor: 'casting' },
+    ],
     crankTeeth: 18,
     camTeeth: 36,
     pitch: '8 mm',
@@ -99,7 +128,9 @@ export const demoEngines: readonly DemoEngine[] = [
     name: 'Lifeboat, starboard engine',
     description: '4-cylinder paraffin, one chain, guided',
     cylinders: 4,
-    firingDeg: [0, 540, 180, 360],
+    crankpins: [0, 180, 180, 0],
+    firingOrder: '1-3-4-2',
+    firingDeg: [0],
     running: 'clockwise',
     sides: ['forward end', 'gearbox end'],
     interference: 'no',
@@ -107,6 +138,11 @@ export const demoEngines: readonly DemoEngine[] = [
     starting: 'hand',
     stroke: '5 in',
     rod: '9 1/4 in',
+    rim: '1580 mm',
+    rimMarks: [
+      { id: 'mark-brass', name: 'Brass line', where: 'flywheel', cutFor: 'tdc', claim: 0 },
+      { id: 'mark-yellow', name: 'Yellow notch', where: 'flywheel', cutFor: 'spark', claim: -20 },
+    ],
     crankTeeth: 21,
     camTeeth: 42,
     pitch: '1/2 in',

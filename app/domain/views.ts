@@ -1,6 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit'
 import { judgeGuard, type Guard } from '@link-count/core/guard'
 import { foldJob, type JobState } from '@link-count/core/ledger'
+import { readMarks, type MarkReading } from '@link-count/core/marks'
 import type { BuildSheet, Engine, Entry, Job, Records } from '@link-count/core/model'
 import { makeRunSheet, statusOf, stepInHand, type Step, type StepStatus } from '@link-count/core/runSheet'
 import { engineSelectors } from './engines'
@@ -48,6 +49,27 @@ const selectJobEntries = createSelector(
   (entries, jobId) => entrySelectors.selectAll(entries).filter((entry) => entry.jobId === jobId),
 )
 
+type Slices = Pick<RootState, 'engines' | 'sheets'>
+
+function makeJobView(
+  { engines, sheets }: Slices,
+  job: Job | undefined,
+  entries: readonly Entry[],
+): JobView | undefined {
+  const engine = job && engineSelectors.selectById(engines, job.engineId)
+  if (!job || !engine) return undefined
+  const versions = sheetSelectors.selectAll(sheets).filter(({ engineId }) => engineId === engine.id)
+  const newest = newestSheet(versions)
+  const state = foldJob({ job, sheets: versions, entries })
+  const sheet = versions.find(({ id }) => id === state.sheetId)
+  if (!newest || !sheet) return undefined
+  const run = makeRunSheet(sheet, job)
+  const steps = run.map((step) => ({ step, status: statusOf({ step, sheet, job, state }) }))
+  const status = (step: Step) => steps.find((one) => one.step === step)?.status as StepStatus
+  const guard = judgeGuard(sheet, state)
+  return { engine, job, sheet, newestSheet: newest, entries, state, steps, inHand: stepInHand(run, status), guard }
+}
+
 export const selectJobView = createSelector(
   [
     (state: RootState) => state.engines,
@@ -55,19 +77,27 @@ export const selectJobView = createSelector(
     (state: RootState, jobId: string) => jobSelectors.selectById(state.jobs, jobId),
     selectJobEntries,
   ],
-  (engines, sheets, job, entries): JobView | undefined => {
-    const engine = job && engineSelectors.selectById(engines, job.engineId)
-    if (!job || !engine) return undefined
-    const versions = sheetSelectors.selectAll(sheets).filter(({ engineId }) => engineId === engine.id)
-    const newest = newestSheet(versions)
-    const state = foldJob({ job, sheets: versions, entries })
-    const sheet = versions.find(({ id }) => id === state.sheetId)
-    if (!newest || !sheet) return undefined
-    const run = makeRunSheet(sheet, job)
-    const steps = run.map((step) => ({ step, status: statusOf({ step, sheet, job, state }) }))
-    const status = (step: Step) => steps.find((one) => one.step === step)?.status as StepStatus
-    const guard = judgeGuard(sheet, state)
-    return { engine, job, sheet, newestSheet: newest, entries, state, steps, inHand: stepInHand(run, status), guard }
+  (engines, sheets, job, entries) => makeJobView({ engines, sheets }, job, entries),
+)
+
+/** What earlier jobs on the engine found of each mark, the latest first. */
+export const selectEarlierMarks = createSelector(
+  [
+    (state: RootState) => state.engines,
+    (state: RootState) => state.sheets,
+    (state: RootState) => state.entries,
+    (state: RootState, engineId: string) => selectJobs(state, engineId),
+    (_state: RootState, _engineId: string, jobId: string) => jobId,
+  ],
+  (engines, sheets, entries, jobs, jobId): readonly { readonly jobNumber: number; readonly mark: MarkReading }[] => {
+    const own = jobs.find(({ id }) => id === jobId)?.number ?? Infinity
+    return jobs
+      .filter(({ number }) => number < own)
+      .flatMap((job) => {
+        const inJob = entrySelectors.selectAll(entries).filter((entry) => entry.jobId === job.id)
+        const view = makeJobView({ engines, sheets }, job, inJob)
+        return view ? readMarks(view.sheet, view.state).map((mark) => ({ jobNumber: job.number, mark })) : []
+      })
   },
 )
 

@@ -1,6 +1,7 @@
 import { selectRecords } from '../domain/views'
 import { notePut, readPicture } from '../domain/writes'
 import type { AppThunk } from '../domain/state'
+import { download } from './download'
 
 /** Saves the workshop, or one engine of it, as a file in the open format; pictures go beside it. */
 export const saveToFile =
@@ -22,12 +23,3 @@ export const saveToFile =
       )
     }
   }
-
-function download(name: string, blob: Blob): void {
-  const url = URL.createObjectURL(blob)
-  const link = document.createElement('a')
-  link.href = url
-  link.download = name
-  link.click()
-  URL.revokeObjectURL(url)
-}

@@ -33,7 +33,8 @@ export interface Guard {
    *  reading itself. */
   readonly limit:
     | { readonly kind: 'degrees'; readonly forwardDeg: number; readonly backDeg: number }
-    | { readonly kind: 'stop' | 'reading' }
+    | { readonly kind: 'stop' }
+    | { readonly kind: 'reading' }
     | undefined
   /** What holds it back, the worst first; freeing all of the first verdict's reasons lifts it. */
   readonly reasons: readonly GuardReason[]

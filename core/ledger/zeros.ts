@@ -15,7 +15,7 @@ import {
 import { isWheelEntry, wheelFrames, type WheelFrames } from './wheelFrames'
 
 /** Until the degree wheel is described: numbered all round, read to a whole degree. */
-const DEFAULT_SCALE: WheelScale = { kind: 'full', rises: 'running', readToDeg: 1 }
+export const DEFAULT_SCALE: WheelScale = { kind: 'full', rises: 'running', readToDeg: 1 }
 /** Until the dial is described. */
 export const DEFAULT_DIAL_MM = 0.01
 /** How well a mark against its pointer is read by eye, one sigma, crank degrees. Common practice, no source. */

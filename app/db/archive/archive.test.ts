@@ -2,10 +2,10 @@ import { strToU8, zipSync } from 'fflate'
 import { expect, test } from 'vitest'
 import { entrySchema, type Records } from '@link-count/core/model'
 import { makeFile } from '@link-count/core/file'
-import version1 from '../fixtures/version-1.json'
+import version2 from '../fixtures/version-2.json'
 import { readArchive, writeArchive } from '.'
 
-const records = version1 as unknown as Records
+const records = version2 as unknown as Records
 const savedAt = '2026-11-24T05:00:00.000Z'
 const bytesOf = async (blob: Blob) => new Uint8Array(await blob.arrayBuffer())
 

@@ -2,6 +2,7 @@ import { Button } from '@mantine/core'
 import { useParams } from 'react-router'
 import { judgeGuard } from '@link-count/core/guard'
 import { verdictOfCount } from '@link-count/core/ledger'
+import { readMarks } from '@link-count/core/marks'
 import { fixed, formatInches, formatLateness, formatMm } from '@link-count/core/units'
 import { selectJobView, type JobView } from '../../domain/views'
 import { useAppSelector } from '../../store'
@@ -9,7 +10,7 @@ import { FaceStill } from '../../ui/face'
 import { TimingFigure, unprovedOf, ZeroFigure } from '../../ui/job'
 import { PageHeader } from '../../ui/PageHeader'
 import { useWorkshop } from '../../ui/WorkshopContext'
-import { formatDate, itemSentence, stepTitles, verdictTitle } from '../../ui/wording'
+import { formatDate, itemSentence, markShortWords, stepTitles, verdictTitle } from '../../ui/wording'
 import './card.css'
 
 /** The finished timing card: printed on one page, exported, and what the next job starts from. */
@@ -100,6 +101,7 @@ function Card({ view }: { view: JobView }) {
               <Half view={view} />
             </td>
           </tr>
+          <MarksRow view={view} />
           {camshafts.map((shaft) => (
             <tr key={shaft.id}>
               <th scope="row">{shaft.name}, at the crank</th>
@@ -193,12 +195,29 @@ function Half({ view }: { view: JobView }) {
     <>
       <ZeroFigure view={view} /> {zero.proved ? <span className="proved">proved</span> : 'read'},{' '}
       {halfWords[half.known]}
-      {zero.misfits.map(({ entryId, offDeg }) => (
-        <span key={entryId}>
-          ; factory mark {fixed(Math.abs(offDeg), 1)}° {offDeg > 0 ? 'after' : 'before'} TDC
-        </span>
-      ))}
     </>
+  )
+}
+
+/** Marks of the rim as they were found against the zero. */
+function MarksRow({ view: { sheet, state } }: { view: JobView }) {
+  const marks = readMarks(sheet, state)
+  if (marks.length === 0) return null
+  return (
+    <tr>
+      <th scope="row">Marks of the rim</th>
+      <td colSpan={2}>
+        {marks.map(({ entryId, name, errorDeg, sigmaDeg, verdict }) => (
+          <span key={entryId} className="card-mark">
+            {name}:{' '}
+            <span className="reading">
+              {fixed(Math.abs(errorDeg), 1)}° {errorDeg >= 0 ? 'after' : 'before'}
+            </span>{' '}
+            its claim ± {fixed(2 * sigmaDeg, 1)}°, {markShortWords[verdict.kind]}.{' '}
+          </span>
+        ))}
+      </td>
+    </tr>
   )
 }
 

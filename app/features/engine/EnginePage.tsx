@@ -12,7 +12,15 @@ import { saveToFile } from '../../ui/saveToFile'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { formatDate, stepTitles } from '../../ui/wording'
 import { SheetEditorProvider } from './SheetEditor'
-import { CamsSection, CrankSection, CylindersSection, DriveSection, MarksSection, RunningSection } from './sections'
+import {
+  CamsSection,
+  CrankSection,
+  CylindersSection,
+  DriveSection,
+  MarksSection,
+  RimSection,
+  RunningSection,
+} from './sections'
 import { DriveCheck } from './DriveCheck'
 import { StartJobDialog } from './StartJobDialog'
 import './engine.css'
@@ -61,9 +69,14 @@ function EngineSheet({ engine }: { engine: Engine }) {
             <RunningSection />
             <CrankSection />
             <CylindersSection />
-            <DriveSection />
-            <MarksSection />
-            <CamsSection />
+            <RimSection />
+            {sheet.loops.length > 0 && (
+              <>
+                <DriveSection />
+                <MarksSection />
+                <CamsSection />
+              </>
+            )}
           </div>
           <aside className="engine-side" aria-label="Drive and jobs">
             <DriveCheck />

@@ -37,7 +37,7 @@ function useTrusted({ id, value, change }: FieldProps) {
   return { key, trustNow, setTrust, accept, clear }
 }
 
-function TrustChoice({
+export function TrustChoice({
   label,
   trustNow,
   setTrust,

@@ -1,10 +1,13 @@
-import type { BuildSheet, Cam, Loop, Mark, Member, Shaft } from '@link-count/core/model'
+import type { FiringPlaces } from '@link-count/core/cylinders'
+import type { BuildSheet, Cam, Loop, Mark, Member, RimMark, Shaft } from '@link-count/core/model'
 
 /* A change of the build sheet is a function from the old to the new; these make the ones that the editor needs. */
 export type SheetChange = (sheet: BuildSheet) => BuildSheet
 
 const patchById =
-  <T extends { readonly id: string }>(key: 'shafts' | 'members' | 'loops' | 'marks' | 'cams' | 'cylinders') =>
+  <T extends { readonly id: string }>(
+    key: 'shafts' | 'members' | 'loops' | 'marks' | 'cams' | 'cylinders' | 'banks' | 'rimMarks',
+  ) =>
   (id: string, change: (one: T) => T): SheetChange =>
   (sheet) => ({ ...sheet, [key]: (sheet[key] as unknown as T[]).map((one) => (one.id === id ? change(one) : one)) })
 
@@ -12,6 +15,8 @@ export const patchShaft = patchById<Shaft>('shafts')
 export const patchMember = patchById<Member>('members')
 export const patchLoop = patchById<Loop>('loops')
 export const patchMark = patchById<Mark>('marks')
+export const patchBank = patchById<BuildSheet['banks'][number]>('banks')
+export const patchRimMark = patchById<RimMark>('rimMarks')
 export const patchCylinder = patchById<BuildSheet['cylinders'][number]>('cylinders')
 
 /** The same figure for this valve of every cylinder: in this shape they share one cam form. */
@@ -30,23 +35,46 @@ export const setPolar =
   <T extends Shaft | Member>(one: T): T =>
     one.position?.how === 'polar' ? { ...one, position: withValue(one.position, part, value) } : one
 
-/** Firing TDCs evenly spread over the cycle in an order of cylinder names; undefined when the order is not theirs. */
-export function firingFromOrder(sheet: BuildSheet, text: string): SheetChange | undefined {
-  const names = text.split(/[^A-Za-z0-9]+/).filter(Boolean)
-  const ids = names.map((name) => sheet.cylinders.find((cylinder) => cylinder.name === name)?.id)
-  if (
-    new Set(ids).size !== sheet.cylinders.length ||
-    ids.includes(undefined) ||
-    names.length !== sheet.cylinders.length
-  )
-    return undefined
-  const zeroAt = ids.indexOf(sheet.zeroCylinderId)
-  const stepDeg = sheet.cycleDeg / names.length
-  return (before) => ({
-    ...before,
-    cylinders: before.cylinders.map((cylinder) => {
-      const place = (ids.indexOf(cylinder.id) - zeroAt + names.length) % names.length
-      return { ...cylinder, firingDeg: { value: place * stepDeg, typed: text.trim(), trust: 'manual' } }
+/** Cylinder ids from an order of names; undefined when it does not name each of them once. */
+export function orderFromNames(sheet: BuildSheet, text: string): string[] | undefined {
+  const typed = text.split(/[^\p{L}\p{N}]+/u).filter(Boolean)
+  const ids = typed.flatMap((name) => sheet.cylinders.find((cylinder) => cylinder.name === name)?.id ?? [])
+  const each = ids.length === sheet.cylinders.length && new Set(ids).size === ids.length
+  return each && typed.length === ids.length ? ids : undefined
+}
+
+/** Firing TDCs evenly spread over the cycle in the sheet's firing order. */
+export const firingEvenly: SheetChange = (sheet) => {
+  const order = sheet.firingOrder?.value ?? []
+  const zeroAt = order.indexOf(sheet.zeroCylinderId)
+  const stepDeg = sheet.cycleDeg / order.length
+  const places = order.map((id, i) => [id, ((i - zeroAt + order.length) % order.length) * stepDeg] as const)
+  return withPlaces(Object.fromEntries(places))(sheet)
+}
+
+/** Firing places as somebody said them. */
+export const withPlaces =
+  (places: FiringPlaces): SheetChange =>
+  (sheet) => ({
+    ...sheet,
+    cylinders: sheet.cylinders.map((cylinder) => {
+      const deg = places[cylinder.id]
+      return deg === undefined || cylinder.id === sheet.zeroCylinderId
+        ? cylinder
+        : { ...cylinder, firingDeg: { value: deg, typed: String(deg), trust: 'manual' } }
     }),
   })
-}
+
+/** Crankpins of all cylinders, in the order of the sheet, after the first one's. */
+export const withPins =
+  (pins: readonly number[]): SheetChange =>
+  (sheet) => {
+    const zeroAt = sheet.cylinders.findIndex(({ id }) => id === sheet.zeroCylinderId)
+    return {
+      ...sheet,
+      cylinders: sheet.cylinders.map((cylinder, i) => {
+        const deg = ((pins[i] ?? 0) - (pins[zeroAt] ?? 0) + 360) % 360
+        return { ...cylinder, crankpinDeg: { value: deg, typed: String(deg), trust: 'unknown' } }
+      }),
+    }
+  }

@@ -30,7 +30,7 @@ export function BenchMode({
   const status = view.steps.find((one) => one.step === step)?.status
   const verdict = countOf(step, view)
   const move = verdict && verdict.pitchesOut !== 0 ? moveWords(verdict.layTeeth, view.sheet, side) : undefined
-  const said = move ?? (target ? planWords(planTo(view, target.deg), target.words, view, side) : undefined)
+  const said = move ?? (target ? planWords(planTo(view, target.deg), target, view, side) : undefined)
   return (
     <div className="bench-mode" role="dialog" aria-label="Bench mode" aria-modal="true">
       <p className="bench-mode-step">{stepTitles[step.kind]}</p>

@@ -142,17 +142,19 @@ function JobBench({ view }: { view: JobView }) {
                 {shown?.status.outcome === 'open' && target && <TurnTo target={target} />}
                 {!target && <TurnedButton />}
               </div>
-              <SegmentedControl
-                className="view-choice"
-                aria-label="Drawing"
-                value={screen.view}
-                onChange={(value) => dispatch(screenSlice.actions.viewChosen(value as 'face'))}
-                data={[
-                  { value: 'face', label: 'Face' },
-                  { value: 'wheel', label: 'Wheel' },
-                ]}
-              />
-              {screen.view === 'face' ? <FaceOrGaps counted={counted} /> : <DegreeWheel />}
+              {sheet.loops.length > 0 && (
+                <SegmentedControl
+                  className="view-choice"
+                  aria-label="Drawing"
+                  value={screen.view}
+                  onChange={(value) => dispatch(screenSlice.actions.viewChosen(value as 'face'))}
+                  data={[
+                    { value: 'face', label: 'Face' },
+                    { value: 'wheel', label: 'Wheel' },
+                  ]}
+                />
+              )}
+              {screen.view === 'face' && sheet.loops.length > 0 ? <FaceOrGaps counted={counted} /> : <DegreeWheel />}
             </div>
           </section>
         </main>

@@ -18,7 +18,7 @@ export function TurnTo({
   const plan = planTo(view, target.deg)
   return (
     <div className={arrived ? 'turn-to with-arrival' : 'turn-to'}>
-      <p className="instruction">{planWords(plan, target.words, view, side)}</p>
+      <p className="instruction">{planWords(plan, target, view, side)}</p>
       <div className="row">
         {arrived && (
           <Button variant={plan.kind === 'there' ? 'default' : 'filled'} onClick={() => void say(...arrived.drafts)}>
@@ -29,7 +29,13 @@ export function TurnTo({
           I have turned it
         </Button>
       </div>
-      {open && <TurnedDialog planned={plan.kind === 'turn' ? plan.deg : undefined} onClose={() => setOpen(false)} />}
+      {open && (
+        <TurnedDialog
+          planned={plan.kind === 'turn' ? plan.deg : undefined}
+          towards={target}
+          onClose={() => setOpen(false)}
+        />
+      )}
     </div>
   )
 }

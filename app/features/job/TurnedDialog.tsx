@@ -1,18 +1,21 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
-import { fixed } from '@link-count/core/units'
-import { DegreesInput, useDegreesField, useWheelField } from '../../ui/fields'
+import { fixed, wrapToCycle, wrapToSigned } from '@link-count/core/units'
+import { DegreesInput, useDegreesField, useWheelField, WheelInput } from '../../ui/fields'
 import { handWords, reasonWords, sideName } from '../../ui/wording'
 import { useBench } from './JobContext'
-import { wheelFromTyped } from '../../ui/job'
 import { Dialog } from '../../ui/Dialog'
+import type { TurnTarget } from './turnPlan'
 
 /** Moves the engine in the ledger: how far, which way, how it ended, and what the wheel then reads. */
 export function TurnedDialog({
   planned,
+  towards,
   onClose,
 }: {
   readonly planned: number | undefined
+  /** The place that was to be reached: a turn too many is caught by it. */
+  readonly towards?: TurnTarget | undefined
   readonly onClose: () => void
 }) {
   const { view, side, say } = useBench()
@@ -22,7 +25,7 @@ export function TurnedDialog({
     { least: 0, most: 3600 },
     planned === undefined ? '' : fixed(Math.abs(planned), 1),
   )
-  const wheel = useWheelField(`${job.id}:turned:wheel`)
+  const wheel = useWheelField(`${job.id}:turned:wheel`, state.degreeWheel)
   const [way, setWay] = useState<'on' | 'back'>((planned ?? 1) < 0 ? 'back' : 'on')
   const [ended, setEnded] = useState<'onMark' | 'short' | 'past'>('onMark')
   const canRead = state.zero !== undefined
@@ -32,11 +35,12 @@ export function TurnedDialog({
     const wheelBad = canRead && wheel.text.trim() !== '' && wheel.value === undefined
     if (wheelBad) wheel.ask()
     if (degrees.value === undefined || wheelBad) return
-    const wheelDeg = canRead ? wheelFromTyped(wheel.value, state) : undefined
+    const wheelDeg = canRead ? wheel.value : undefined
     void say({
       kind: 'turned',
       deg: way === 'on' ? degrees.value : -degrees.value,
       ended,
+      ...(towards ? { towardsDeg: wrapToCycle(towards.deg, sheet.cycleDeg) } : {}),
       ...(wheelDeg === undefined ? {} : { wheelDeg }),
       typed: [
         { field: 'degrees', text: degrees.text },
@@ -47,6 +51,10 @@ export function TurnedDialog({
     wheel.drop()
     onClose()
   }
+  const missed =
+    planned === undefined || degrees.value === undefined || ended !== 'onMark'
+      ? undefined
+      : missedWords((way === 'on' ? degrees.value : -degrees.value) - planned, sheet.cycleDeg)
   return (
     <Dialog title="I have turned it" size="md" onClose={onClose}>
       <div className="stack">
@@ -77,12 +85,18 @@ export function TurnedDialog({
           ]}
         />
         {canRead && (
-          <DegreesInput
+          <WheelInput
             field={wheel}
+            scale={state.degreeWheel}
             label="The degree wheel now reads"
             description="If you can see it: it puts the reckoning right."
             onEnter={accept}
           />
+        )}
+        {missed && (
+          <p className="warn" role="alert">
+            {missed}
+          </p>
         )}
         <Button variant="filled" onClick={accept}>
           Write it down
@@ -90,4 +104,13 @@ export function TurnedDialog({
       </div>
     </Dialog>
   )
+}
+
+/** On the mark again, and half a cycle off: it looks right and is not. */
+function missedWords(overDeg: number, cycleDeg: number): string | undefined {
+  const off = wrapToSigned(overDeg, cycleDeg)
+  if (cycleDeg === 360 || Math.abs(Math.abs(off) - 360) > 20) return undefined
+  return overDeg > 0
+    ? 'That is one turn too many: the mark is back, and every cam is half a turn on. Go on one more full turn.'
+    : 'That is the short way backwards: the mark looks right, and the cycle is a turn out.'
 }

@@ -1,6 +1,7 @@
 import { cautionsFor } from '@link-count/core/runSheet'
 import type { BuildSheet, Entry } from '@link-count/core/model'
-import { fixed, formatDeg, formatLateness, formatMm } from '@link-count/core/units'
+import { showOnScale } from '@link-count/core/degreeWheel'
+import { fixed, formatLateness, formatMm } from '@link-count/core/units'
 import { cautionWords, itemSentence, itemWords, stepTitles } from '../../ui/wording'
 
 const phases = { found: 'as found', set: 'as set', left: 'as left' }
@@ -9,13 +10,18 @@ const evidence = {
   lobes: 'own valves',
   rocking: 'rocking',
   companionRocking: 'companion cylinder',
+  lockFits: 'a lock or line fits',
 }
+const tools = { screwdriver: 'screwdriver', pick: 'pick', valve: 'spare valve', stick: 'marked stick' }
 const tensioner = { heldBack: 'held back', fitted: 'fitted, held back', released: 'released', proven: 'felt to push' }
 
 /** One line of the ledger in words. */
 export function entryWords(entry: Entry, sheet: BuildSheet, entries: readonly Entry[]): string {
   const nameOf = (list: readonly { id: string; name: string }[], id: string) =>
     list.find((one) => one.id === id)?.name ?? id
+  const scale = entries.findLast((one) => one.kind === 'degreeWheel' && one.counter <= entry.counter)
+  const wheel = (deg: number, decimals = 1) =>
+    showOnScale(deg, scale?.kind === 'degreeWheel' ? scale.scale : undefined, decimals)
   switch (entry.kind) {
     case 'strike': {
       const target = entries.find(({ id }) => id === entry.targetId)
@@ -47,23 +53,37 @@ export function entryWords(entry: Entry, sheet: BuildSheet, entries: readonly En
     case 'tensioner':
       return `${nameOf(sheet.members, entry.memberId)} ${tensioner[entry.state]}`
     case 'degreeWheel':
-      return `Degree wheel fitted, read to ${entry.readToDeg}°`
+      return `${entry.scale.kind === 'rim' ? 'Tape on the rim' : 'Degree wheel fitted'}, read to ${entry.scale.kind === 'rim' ? `${entry.scale.readToMm} mm` : `${entry.scale.readToDeg}°`}`
+    case 'dial':
+      return `Dial read to ${entry.readToMm} mm`
+    case 'dialPair':
+      return `Dial, ${formatMm(entry.dropMm)} down, at ${wheel(entry.beforeDeg, 2)} and ${wheel(entry.afterDeg, 2)}, cylinder ${nameOf(sheet.cylinders, entry.cylinderId)}`
+    case 'dwell':
+      return `Dwell by ${tools[entry.tool]} from ${wheel(entry.beforeDeg)} to ${wheel(entry.afterDeg)}, cylinder ${nameOf(sheet.cylinders, entry.cylinderId)}`
+    case 'wheelKnocked':
+      return `Disturbed: ${{ wheel: 'the wheel', pointer: 'the pointer', notSure: 'wheel or pointer' }[entry.what]}`
+    case 'contactAgain':
+      return `${entry.which === 'first' ? 'First' : 'Second'} contact again, ${wheel(entry.wheelDeg, 2)}`
+    case 'leaning':
+      return entry.how === 'shift'
+        ? 'Readings since the slip shifted by it'
+        : 'Readings since the slip to be taken again'
     case 'stopContacts':
-      return `Stop contacts at ${formatDeg(entry.firstDeg, 2)} and ${formatDeg(entry.secondDeg, 2)}, cylinder ${nameOf(sheet.cylinders, entry.cylinderId)}`
+      return `Stop contacts at ${wheel(entry.firstDeg, 2)} and ${wheel(entry.secondDeg, 2)}, cylinder ${nameOf(sheet.cylinders, entry.cylinderId)}`
     case 'factoryMark':
-      return `Factory mark at wheel ${formatDeg(entry.wheelDeg, 2)}`
+      return `${entry.name || 'Mark'} at its pointer, wheel ${wheel(entry.wheelDeg, 2)}`
     case 'stands':
       return entry.place === 'pose'
         ? 'Stands at the reference pose'
         : `Stands at TDC of cylinder ${nameOf(sheet.cylinders, entry.cylinderId)}`
     case 'turned':
-      return `Turned ${fixed(entry.deg, 1)}°${entry.deg < 0 ? ' (back)' : ''}, ${{ onMark: 'on the mark', short: 'short of it', past: 'past it' }[entry.ended]}${entry.wheelDeg === undefined ? '' : `, wheel ${formatDeg(entry.wheelDeg, 1)}`}`
+      return `Turned ${fixed(entry.deg, 1)}°${entry.deg < 0 ? ' (back)' : ''}, ${{ onMark: 'on the mark', short: 'short of it', past: 'past it' }[entry.ended]}${entry.wheelDeg === undefined ? '' : `, wheel ${wheel(entry.wheelDeg, 1)}`}`
     case 'witness':
       return `Witness, ${evidence[entry.evidence]}: ${entry.says}`
     case 'camMark':
-      return `Cam mark ${phases[entry.phase]}, wheel ${formatDeg(entry.wheelDeg, 2)}${entry.approach === 'against' ? ', came to it backwards' : ''}`
+      return `Cam mark ${phases[entry.phase]}, wheel ${wheel(entry.wheelDeg, 2)}${entry.approach === 'against' ? ', came to it backwards' : ''}`
     case 'valveEvents':
-      return `${nameOf(sheet.cams, entry.camId)} ${phases[entry.phase]}: opens at wheel ${formatDeg(entry.opensWheelDeg, 1)}, closes at ${formatDeg(entry.closesWheelDeg, 1)}`
+      return `${nameOf(sheet.cams, entry.camId)} ${phases[entry.phase]}: opens at wheel ${wheel(entry.opensWheelDeg, 1)}, closes at ${wheel(entry.closesWheelDeg, 1)}`
     case 'lash':
       return `Lash ${phases[entry.phase]}, ${nameOf(sheet.cams, entry.camId)}: ${formatMm(entry.gapMm)}`
     case 'count':

@@ -23,7 +23,7 @@ export function stepResult(step: Step, status: StepStatus, view: JobView): React
     }
     case 'trueTdc':
       return state.zero
-        ? `wheel ${fixed(wheelAsSeen(state.zero.wheelDeg, state), 1)}° ± ${fixed(2 * state.zero.sigmaDeg, 2)}°`
+        ? `wheel ${wheelAsSeen(state.zero.wheelDeg, state)} ± ${fixed(state.zero.plusMinusDeg, 2)}°`
         : ''
     case 'whichTdc':
       if (state.half.known === 'proved') return <span className="proved">proved</span>

@@ -1,3 +1,4 @@
+import { showOnScale } from '@link-count/core/degreeWheel'
 import { planTurn, type TurnPlan } from '@link-count/core/guard'
 import { cycleEvents, nextEvent, type CycleEvent, type Step } from '@link-count/core/runSheet'
 import { fixed, wrapTo360, type Side } from '@link-count/core/units'
@@ -39,7 +40,12 @@ export function planTo(view: JobView, toDeg: number): TurnPlan {
 }
 
 /** A turn in words for the side stood at, or what has to be freed first. It never says more than the guard allows. */
-export function planWords(plan: TurnPlan, target: string, view: JobView, side: Side): string {
+export function planWords(
+  plan: TurnPlan,
+  { words: target, deg: toDeg }: TurnTarget,
+  view: JobView,
+  side: Side,
+): string {
   const { sheet, state } = view
   const seen = `seen from the ${sideName(sheet, side)}`
   switch (plan.kind) {
@@ -55,11 +61,12 @@ export function planWords(plan: TurnPlan, target: string, view: JobView, side: S
     }
     case 'placeUnknown': {
       const { zero, crank } = state
+      if (state.zeros.life === 'inDoubt') return 'The zero is in doubt: read it again first'
       if (!zero) return 'Where the crank stands is not known yet: find TDC first'
       if (crank.wheelDisagreesDeg !== undefined) {
         return `Wheel and turns disagree by ${fixed(crank.wheelDisagreesDeg, 1)}°: bring it to TDC and say so again`
       }
-      return `To ${target}: bring the wheel to ${fixed(wheelAt(view, 0), 1)}°. Which turn it is on is not known`
+      return `To ${target}: bring the wheel to ${showOnScale(wheelAt(view, toDeg), state.degreeWheel)}. Which turn it is on is not known`
     }
   }
 }

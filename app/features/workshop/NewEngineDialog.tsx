@@ -1,12 +1,21 @@
-import { Button, Checkbox, SegmentedControl, TextInput } from '@mantine/core'
+import { Button, Checkbox, NativeSelect, SegmentedControl, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
+import type { Layout } from '@link-count/core/cylinders'
 import { beginSheet } from '@link-count/core/starters'
 import { addSheet, saveEngine } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
 import { useDraft } from '../../ui/fields'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { Dialog } from '../../ui/Dialog'
+
+const layouts: readonly { value: Layout; label: string; counts: readonly number[] }[] = [
+  { value: 'inLine', label: 'in line', counts: [1, 2, 3, 4, 5, 6, 8] },
+  { value: 'vee', label: 'in a V', counts: [2, 4, 6, 8, 10, 12, 14] },
+  { value: 'flat', label: 'flat, pins shared across', counts: [2, 4, 6, 8, 10, 12] },
+  { value: 'opposed', label: 'opposed, pins half a turn apart', counts: [2, 4, 6, 8] },
+  { value: 'radial', label: 'in a star', counts: [3, 5, 7, 9, 10, 14] },
+]
 
 /** A new engine by its shape; its figures come on the build sheet, in the order they are measured. */
 export function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
@@ -16,6 +25,10 @@ export function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
   const name = useDraft('new-engine:name')
   const description = useDraft('new-engine:description')
   const [cylinders, setCylinders] = useState('1')
+  const [layout, setLayout] = useState<Layout>('inLine')
+  const [cycle, setCycle] = useState<'720' | '360'>('720')
+  const [numberedFrom, setNumberedFrom] = useState<'timing' | 'opposite'>('timing')
+  const [chain, setChain] = useState(true)
   const [guide, setGuide] = useState(false)
   const [tensioner, setTensioner] = useState(true)
   const [asked, setAsked] = useState(false)
@@ -32,7 +45,11 @@ export function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
           id: crypto.randomUUID(),
           engineId: id,
           at,
-          cylinders: Number(cylinders) as 1,
+          cylinders: Number(cylinders),
+          layout,
+          cycleDeg: Number(cycle) as 720,
+          numberedFrom,
+          drive: chain ? 'oneChain' : 'none',
           guide,
           tensioner,
         }),
@@ -67,29 +84,75 @@ export function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
           onChange={(event) => description.setText(event.currentTarget.value)}
           maxLength={200}
         />
-        <div>
-          <p className="field-label" id="cylinders-label">
-            Cylinders, in line
-          </p>
-          <SegmentedControl
-            aria-labelledby="cylinders-label"
-            fullWidth
+        <div className="two-fields">
+          <NativeSelect
+            label="Cylinders stand"
+            value={layout}
+            onChange={(event) => {
+              const next = event.currentTarget.value as Layout
+              setLayout(next)
+              const counts = layouts.find(({ value }) => value === next)?.counts ?? []
+              if (!counts.includes(Number(cylinders))) setCylinders(String(counts[0]))
+            }}
+            data={layouts.map(({ value, label }) => ({ value, label }))}
+          />
+          <NativeSelect
+            label="How many"
             value={cylinders}
-            onChange={setCylinders}
-            data={['1', '2', '3', '4']}
+            onChange={(event) => setCylinders(event.currentTarget.value)}
+            data={(layouts.find(({ value }) => value === layout)?.counts ?? []).map(String)}
           />
         </div>
-        <Checkbox
-          label="A tensioner on the chain"
-          checked={tensioner}
-          onChange={(event) => setTensioner(event.currentTarget.checked)}
+        {Number(cylinders) > 1 && layout !== 'radial' && (
+          <NativeSelect
+            label="Number 1 stands"
+            description="Names can be changed on the build sheet."
+            inputWrapperOrder={['label', 'input', 'description', 'error']}
+            value={numberedFrom}
+            onChange={(event) => setNumberedFrom(event.currentTarget.value as 'timing')}
+            data={[
+              { value: 'timing', label: 'at the timing side' },
+              { value: 'opposite', label: 'at the other end' },
+            ]}
+          />
+        )}
+        <SegmentedControl
+          aria-label="Strokes"
+          fullWidth
+          value={cycle}
+          onChange={(value) => {
+            setCycle(value as '720')
+            setChain(value === '720')
+          }}
+          data={[
+            { value: '720', label: 'Four-stroke' },
+            { value: '360', label: 'Two-stroke' },
+          ]}
         />
         <Checkbox
-          label="A fixed guide that bends the chain"
-          checked={guide}
-          onChange={(event) => setGuide(event.currentTarget.checked)}
+          label="A camshaft on a chain from the crank"
+          checked={chain}
+          onChange={(event) => setChain(event.currentTarget.checked)}
         />
-        <p className="soft">Four-stroke, one camshaft, one chain from the crank. Other drives come later.</p>
+        {chain && (
+          <>
+            <Checkbox
+              label="A tensioner on the chain"
+              checked={tensioner}
+              onChange={(event) => setTensioner(event.currentTarget.checked)}
+            />
+            <Checkbox
+              label="A fixed guide that bends the chain"
+              checked={guide}
+              onChange={(event) => setGuide(event.currentTarget.checked)}
+            />
+          </>
+        )}
+        <p className="soft">
+          {chain
+            ? 'One camshaft, one chain from the crank. Other drives come later.'
+            : 'No drive: true TDC, marks and cylinders only.'}
+        </p>
         <Button type="submit" variant="filled">
           Begin its build sheet
         </Button>

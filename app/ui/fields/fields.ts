@@ -1,4 +1,7 @@
 import { useState } from 'react'
+import { readScale, type ScaleError } from '@link-count/core/degreeWheel'
+import { DEFAULT_SCALE } from '@link-count/core/ledger'
+import type { WheelScale } from '@link-count/core/model'
 import type { Result } from '@link-count/core/result'
 import {
   parseDegrees,
@@ -8,6 +11,7 @@ import {
   type AngleError,
   type LengthError,
   type Parsed,
+  type WheelDeg,
 } from '@link-count/core/units'
 import { numberWords } from '../wording'
 import { useDraft } from './useDraft'
@@ -59,15 +63,12 @@ export function useField<T, E extends { readonly code: string }>(
 export type LengthField = Field<Parsed<'mm' | 'cm' | 'in' | 'thou'>, LengthError>
 export const useLengthField = (key: string, start = ''): LengthField => useField(key, parseLength, start)
 
+export type WheelField = Field<WheelDeg, ScaleError>
+/** A reading of the degree wheel or the rim as it is numbered; its value rises in the running direction. */
+export const useWheelField = (key: string, scale: WheelScale = DEFAULT_SCALE): WheelField =>
+  useField(key, (text) => readScale(text, scale))
+
 export type DegreesField = Field<number, AngleError>
-/** A reading of the degree wheel: 0 to 360, both written, 360 kept as 0. */
-export const useWheelField = (key: string, start = ''): DegreesField => useField(key, parseWheel, start)
-
-const parseWheel = (text: string): Result<number, AngleError> => {
-  const parsed = parseDegrees(text, { least: 0, most: 360 })
-  return parsed.ok && parsed.value === 360 ? { ok: true, value: 0 } : parsed
-}
-
 export const useDegreesField = (key: string, range: { least: number; most: number }, start = ''): DegreesField =>
   useField(key, (text) => parseDegrees(text, range), start)
 

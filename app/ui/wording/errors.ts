@@ -1,9 +1,10 @@
+import type { ScaleError } from '@link-count/core/degreeWheel'
 import type { FileError } from '@link-count/core/file'
 import type { LoopError, LoopGap } from '@link-count/core/drive'
 import type { SliderCrankError } from '@link-count/core/kinematics'
 import type { BuildSheet } from '@link-count/core/model'
 import { fixed, type AngleError, type NumberError } from '@link-count/core/units'
-import type { StopError } from '@link-count/core/zero'
+import type { PairError } from '@link-count/core/zero'
 
 export function numberWords(error: NumberError | AngleError): string {
   switch (error.code) {
@@ -18,7 +19,22 @@ export function numberWords(error: NumberError | AngleError): string {
   }
 }
 
-export function stopWords(error: StopError): string {
+export function scaleWords(error: ScaleError): string {
+  switch (error.code) {
+    case 'placeMissing':
+      return 'That number stands on the wheel more than once: say before or after.'
+    case 'chordTooLong':
+      return `A chord of ${fixed(error.chordMm, 1)} mm is wider than the rim, which is ${fixed(error.mostMm, 1)} mm across.`
+    case 'unitMissing':
+      return 'The unit is missing: write mm or in.'
+    case 'unitUnknown':
+      return `“${error.unit.slice(0, 20)}” is no unit of length here. Write mm or in.`
+    default:
+      return numberWords(error)
+  }
+}
+
+export function stopWords(error: PairError): string {
   if (error.code === 'stopsCoincide') {
     return `The contacts are only ${fixed(error.spanDeg, 1)}° apart: nothing to halve. Were both read on the same side? Read one turning each way.`
   }

@@ -8,6 +8,7 @@ export const verdictTitle = ({ verdict, limit }: Guard): string => {
   if (verdict === 'doNotTurn') return 'Do not turn'
   if (verdict === 'unknown') return 'Not known: do not turn yet'
   if (limit?.kind === 'stop') return 'Gently onto the stop only'
+  if (limit?.kind === 'reading') return 'Gently, for the reading only'
   if (limit && limit.forwardDeg === limit.backDeg) return `Trim only: ${fixed(limit.forwardDeg, 0)}° either way`
   return limit ? `Trim only: ${fixed(limit.forwardDeg, 1)}° on, ${fixed(limit.backDeg, 1)}° back` : 'Trim only'
 }
@@ -23,6 +24,8 @@ const collide = (sheet: BuildSheet) =>
 const freeItem = (item: keyof typeof itemWords) =>
   ({
     stop: 'Take the stop out',
+    dialRod: 'Take the dial out',
+    probe: 'Take the probe out',
     lockingPin: 'Take the pin out',
     tensionerPin: 'Release the tensioner',
     rag: 'Take the rag out',
@@ -41,6 +44,7 @@ export function reasonWords({ code, item }: GuardReason, sheet: BuildSheet): Rea
     case 'makeSafeNotDone':
       return { why: 'Make-safe is not done', free: 'Tick what is left in Make safe' }
     case 'stopIn':
+    case 'rodIn':
     case 'lockIn':
     case 'capsLoose':
     case 'itemIn':

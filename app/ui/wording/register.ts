@@ -2,6 +2,8 @@ import type { ItemKind } from '@link-count/core/model'
 
 export const itemWords: Record<ItemKind, { readonly name: string; readonly takeOut: string; readonly in: string }> = {
   stop: { name: 'Piston stop', in: 'in', takeOut: 'Stop is out' },
+  dialRod: { name: 'Dial rod', in: 'in', takeOut: 'Dial is out' },
+  probe: { name: 'Probe', in: 'in', takeOut: 'Probe is out' },
   lockingPin: { name: 'Locking pin', in: 'in', takeOut: 'Pin is out' },
   tensionerPin: { name: 'Tensioner pin', in: 'in', takeOut: 'Pin is out' },
   rag: { name: 'Rag', in: 'in', takeOut: 'Rag is out' },

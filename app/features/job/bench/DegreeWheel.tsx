@@ -1,8 +1,11 @@
 import { useEffect, useRef } from 'react'
-import { formatDeg, wrapTo360 } from '@link-count/core/units'
+import { showOnScale } from '@link-count/core/degreeWheel'
+import { DEFAULT_SCALE } from '@link-count/core/ledger'
+import type { Entry, WheelScale } from '@link-count/core/model'
+import { wrapTo360 } from '@link-count/core/units'
 import { useSize } from '../../../ui/face'
 import { useBench } from '../JobContext'
-import { wheelAsSeen, wheelFromTyped } from '../../../ui/job'
+import { wheelAsSeen } from '../../../ui/job'
 
 /** The degree wheel as it hangs on the crank: the contacts, the middle between them, the zero with its ±. It turns with the drawn
  *  crank under a fixed pointer, once a zero says how. */
@@ -27,7 +30,11 @@ export function DegreeWheel() {
     return drawn.subscribe(draw)
   }, [drawn, zeroDeg, turn])
 
-  const contacts = state.live.findLast((entry) => entry.kind === 'stopContacts')
+  const last = state.live.findLast(
+    (entry) => pairOf(entry) && state.zeros.frameOf.get(entry.id) === state.zeros.frames.length - 1,
+  )
+  const pair = last && pairOf(last)
+  const scale = state.degreeWheel ?? DEFAULT_SCALE
   const ticks = Array.from({ length: 72 }, (_, i) => i * 5)
   const at = (normalDeg: number) => `rotate(${onDisc(normalDeg)})`
   return (
@@ -37,39 +44,33 @@ export function DegreeWheel() {
         height={height}
         role="img"
         aria-label={
-          state.zero
-            ? `Degree wheel, zero at ${formatDeg(wheelAsSeen(zeroDeg, state), 2)}`
-            : 'Degree wheel, zero not found yet'
+          state.zero ? `Degree wheel, zero at ${wheelAsSeen(zeroDeg, state, 2)}` : 'Degree wheel, zero not found yet'
         }
       >
         <g transform={`translate(${width / 2} ${height / 2 + 10})`}>
           <g ref={disc}>
             <circle r={r} className="wheel-disc" />
-            {ticks.map((deg) => {
-              const normal = wheelFromTyped(deg, state)
-              return (
-                <g key={deg} transform={at(normal)}>
-                  <path d={`M0 ${-r}V${-r + (deg % 30 === 0 ? 16 : deg % 10 === 0 ? 11 : 6)}`} className="wheel-tick" />
-                  {deg % 30 === 0 && (
-                    <text y={-r + 32} textAnchor="middle" className="wheel-number">
-                      {deg}
-                    </text>
-                  )}
-                </g>
-              )
-            })}
-            {contacts?.kind === 'stopContacts' &&
-              [contacts.firstDeg, contacts.secondDeg].map((deg, i) => (
-                <g key={i} transform={at(deg)}>
-                  <path d={`M0 0V${-r}`} className="contact-line" />
-                  <text y={-r * 0.52} x="6" className="contact-words" transform={`rotate(-90 0 ${-r * 0.52})`}>
-                    {i === 0 ? 'contact' : 'contact back'} {formatDeg(wheelAsSeen(wrapTo360(deg), state), 1)}
+            {ticks.map((deg) => (
+              <g key={deg} transform={at(deg)}>
+                <path d={`M0 ${-r}V${-r + (deg % 30 === 0 ? 16 : deg % 10 === 0 ? 11 : 6)}`} className="wheel-tick" />
+                {deg % 30 === 0 && (
+                  <text y={-r + 32} textAnchor="middle" className="wheel-number">
+                    {tickWords(deg, scale)}
                   </text>
-                </g>
-              ))}
+                )}
+              </g>
+            ))}
+            {pair?.degs.map((deg, i) => (
+              <g key={i} transform={at(deg)}>
+                <path d={`M0 0V${-r}`} className="contact-line" />
+                <text y={-r * 0.52} x="6" className="contact-words" transform={`rotate(-90 0 ${-r * 0.52})`}>
+                  {pair.words[i]} {wheelAsSeen(wrapTo360(deg), state)}
+                </text>
+              </g>
+            ))}
             {state.zero && (
               <g transform={at(state.zero.wheelDeg)}>
-                <path d={wedge(r, Math.max(0.4, 2 * state.zero.sigmaDeg))} className="zero-wedge" />
+                <path d={wedge(r, Math.max(0.4, state.zero.plusMinusDeg))} className="zero-wedge" />
                 <path
                   d={`M0 ${-r * 0.3}V${-r - 4}`}
                   className={state.zero.proved ? 'zero-line proved-line' : 'zero-line'}
@@ -94,4 +95,19 @@ export function DegreeWheel() {
 function wedge(r: number, halfDeg: number): string {
   const [x, y] = [r * Math.sin((halfDeg * Math.PI) / 180), -r * Math.cos((halfDeg * Math.PI) / 180)]
   return `M0 0L${-x} ${y}A${r} ${r} 0 0 1 ${x} ${y}z`
+}
+
+/** The two readings that were halved last, by whatever way. */
+function pairOf(entry: Entry): { readonly degs: readonly number[]; readonly words: readonly string[] } | undefined {
+  if (entry.kind === 'stopContacts')
+    return { degs: [entry.firstDeg, entry.secondDeg], words: ['contact', 'contact back'] }
+  if (entry.kind === 'dialPair') return { degs: [entry.beforeDeg, entry.afterDeg], words: ['coming up', 'going down'] }
+  if (entry.kind === 'dwell') return { degs: [entry.beforeDeg, entry.afterDeg], words: ['stops rising', 'falls'] }
+  return undefined
+}
+
+/** The number that stands on the wheel at a place, without its words. */
+function tickWords(deg: number, scale: WheelScale): string {
+  if (scale.kind === 'full') return String(scale.rises === 'running' ? deg : wrapTo360(-deg))
+  return showOnScale(deg, scale, 0).replace(/°.*| mm$/, '')
 }

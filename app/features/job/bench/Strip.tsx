@@ -1,10 +1,21 @@
-import { useEffect, useRef } from 'react'
-import { cycleEvents, strokesOf } from '@link-count/core/runSheet'
+import { useEffect, useRef, useState } from 'react'
+import { firingDegOf } from '@link-count/core/cylinders'
+import { cycleEvents, strokesOf, type Stroke } from '@link-count/core/runSheet'
 import { fixed } from '@link-count/core/units'
 import { turnWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
+import { NextCylinder } from '../NextCylinder'
 import { eventWords, nextThing } from '../turnPlan'
 
+/** With many cylinders the rows are low: the words shrink to what still tells them apart. */
+const short4: Record<Stroke, string> = {
+  power: 'power',
+  exhaust: 'exh',
+  inlet: 'inl',
+  compression: 'comp',
+  down: 'down',
+  up: 'up',
+}
 const short = { inlet: { opens: 'IO', closes: 'IC' }, exhaust: { opens: 'EO', closes: 'EC' } }
 
 /** The ribbon of one whole cycle: strokes of each cylinder, events of the zero cylinder, where the crank is drawn and where the ledger
@@ -22,7 +33,11 @@ export function Strip() {
     draw()
     return drawn.subscribe(draw)
   }, [drawn, cycleDeg])
-  const order = [...sheet.cylinders].sort((a, b) => (a.firingDeg?.value ?? Infinity) - (b.firingDeg?.value ?? Infinity))
+  const [going, setGoing] = useState(false)
+  const order = [...sheet.cylinders].sort(
+    (a, b) => (firingDegOf(sheet, a.id) ?? Infinity) - (firingDegOf(sheet, b.id) ?? Infinity),
+  )
+  const dense = order.length > 6
   const events = cycleEvents(sheet).filter(
     ({ kind, cylinderId }) => (kind === 'opens' || kind === 'closes') && cylinderId === sheet.zeroCylinderId,
   )
@@ -33,7 +48,7 @@ export function Strip() {
     if (box) drawn.set(Math.max(0, Math.min(cycleDeg - 0.1, ((clientX - box.left) / box.width) * cycleDeg)))
   }
   return (
-    <div className="strip">
+    <div className={dense ? 'strip dense' : 'strip'}>
       <div className="strip-names" aria-hidden="true">
         <span className="strip-events-row" />
         {order.map(({ id, name }) => (
@@ -80,7 +95,7 @@ export function Strip() {
                   className={`stroke ${stroke}`}
                   style={{ left: share(fromDeg), width: share(toDeg - fromDeg) }}
                 >
-                  {toDeg - fromDeg > 60 ? stroke : ''}
+                  {toDeg - fromDeg > 60 ? (dense ? short4[stroke] : stroke) : ''}
                 </span>
               ))}
             </div>
@@ -104,7 +119,13 @@ export function Strip() {
         <div ref={line} className="strip-line" aria-hidden="true" />
       </div>
       <p className="strip-next">
-        {next ? (
+        {state.crank.missed ? (
+          <strong className="brass">
+            {state.crank.missed === 'oneTurnTooMany'
+              ? 'One turn too many: the mark looks right, and the cycle is a turn on.'
+              : 'The short way back: the mark looks right, and the cycle is a turn out.'}
+          </strong>
+        ) : next ? (
           <>
             Next: <strong>{eventWords(next.event, view)}</strong>, {turnWords(next.aheadDeg, sheet, side)}
             {view.guard.verdict === 'turn' ? '' : ' ahead; the guard holds it'}
@@ -112,7 +133,13 @@ export function Strip() {
         ) : (
           'Where the crank stands on the cycle is not known yet.'
         )}
+        {sheet.cylinders.length > 1 && state.crank.deg !== undefined && (
+          <button type="button" className="link" onClick={() => setGoing(true)}>
+            To another cylinder
+          </button>
+        )}
       </p>
+      {going && <NextCylinder onClose={() => setGoing(false)} />}
     </div>
   )
 }

@@ -6,8 +6,8 @@ import { ChainOnCount, PoseChainOff, SetCam, TensionerStep, TwoTurns } from './C
 import { Lash } from './Lash'
 import { MakeSafe } from './MakeSafe'
 import { StepFooter } from './StepFooter'
-import { TrueTdc } from './TrueTdc'
 import { WhichTdc } from './WhichTdc'
+import { TrueTdc } from './zero/TrueTdc'
 
 /** One screen per kind of step; a new kind is one line here. */
 const panels: Record<StepKind, (props: { readonly step: Step }) => React.ReactNode> = {

@@ -5,12 +5,11 @@ import { camMarkLateness, latenessOfEvents } from '@link-count/core/ledger'
 import type { Approach, Phase, Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatDeg, formatLateness } from '@link-count/core/units'
-import { DegreesInput, useDraft, useWheelField } from '../../../ui/fields'
+import { useDraft, useWheelField, WheelInput } from '../../../ui/fields'
 import { handWords, sideName } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { moveWords } from '../moveWords'
 import { TimingFigure } from '../../../ui/job'
-import { wheelFromTyped } from '../../../ui/job'
 import { CountPanel } from './CountPanel'
 
 /** The ways one camshaft is read, each a witness: its mark against the crank, the count, an opening and a closing. */
@@ -105,7 +104,7 @@ function Section({
 function CamMark({ step, shaft, phase }: { step: Step; shaft: Shaft; phase: Phase }) {
   const { view, side, say } = useBench()
   const { state, sheet, job } = view
-  const field = useWheelField(`${job.id}:${step.id}:cam-mark`)
+  const field = useWheelField(`${job.id}:${step.id}:cam-mark`, state.degreeWheel)
   const [approach, setApproach] = useState<Approach>('running')
   const mark = sheet.marks.find(
     ({ memberId, cutFor }) =>
@@ -115,10 +114,7 @@ function CamMark({ step, shaft, phase }: { step: Step; shaft: Shaft; phase: Phas
   if (!zero) return <p>Find true TDC first; a reading of the wheel means nothing before.</p>
   if (!mark) return <p>The build sheet has no mark on this camshaft.</p>
   const poseDeg = sheet.referencePose.crankDeg.value
-  const lateness =
-    field.value === undefined
-      ? undefined
-      : camMarkLateness({ wheelDeg: wheelFromTyped(field.value, state), zero, poseDeg })
+  const lateness = field.value === undefined ? undefined : camMarkLateness({ wheelDeg: field.value, zero, poseDeg })
   const write = () => {
     field.ask()
     if (field.value === undefined) return
@@ -129,7 +125,7 @@ function CamMark({ step, shaft, phase }: { step: Step; shaft: Shaft; phase: Phas
       markId: mark.id,
       phase,
       approach,
-      wheelDeg: wheelFromTyped(field.value, state),
+      wheelDeg: field.value,
       typed,
       stepId: step.id,
     })
@@ -141,8 +137,9 @@ function CamMark({ step, shaft, phase }: { step: Step; shaft: Shaft; phase: Phas
         Turn slowly {handWords(1, sheet, side)}, seen from the {sideName(sheet, side)}, until the{' '}
         {mark.name.toLowerCase()} meets {mark.meets || 'its pointer'}. Overshot: back 30° or more and come again.
       </p>
-      <DegreesInput
+      <WheelInput
         field={field}
+        scale={state.degreeWheel}
         label="The degree wheel reads"
         description={lateness === undefined ? undefined : `The cam is ${formatLateness(lateness)} at the crank`}
         onEnter={write}
@@ -173,8 +170,8 @@ function Events({ step, phase }: { step: Step; phase: Phase }) {
   const { view, say } = useBench()
   const { state, sheet, job } = view
   const chosen = useDraft(`${job.id}:${step.id}:event-cam`, sheet.cams[0]?.id ?? '')
-  const opens = useWheelField(`${job.id}:${step.id}:opens`)
-  const closes = useWheelField(`${job.id}:${step.id}:closes`)
+  const opens = useWheelField(`${job.id}:${step.id}:opens`, state.degreeWheel)
+  const closes = useWheelField(`${job.id}:${step.id}:closes`, state.degreeWheel)
   const cam = sheet.cams.find(({ id }) => id === chosen.text) ?? sheet.cams[0]
   const { zero } = state
   if (!zero || !cam) return <p>Find true TDC first; a reading of the wheel means nothing before.</p>
@@ -183,8 +180,8 @@ function Events({ step, phase }: { step: Step; phase: Phase }) {
       ? undefined
       : {
           camId: cam.id,
-          opensWheelDeg: wheelFromTyped(opens.value, state),
-          closesWheelDeg: wheelFromTyped(closes.value, state),
+          opensWheelDeg: opens.value,
+          closesWheelDeg: closes.value,
         }
   const lateness = read && latenessOfEvents(sheet, zero, read)
   const lift = cam.checkingLiftMm
@@ -221,8 +218,8 @@ function Events({ step, phase }: { step: Step; phase: Phase }) {
           : 'The sheet gives no checking lift: read at the lift the book means.'}
         {!cam.opensDeg && ' The sheet has no opening and closing for this valve, so nothing can be said of it yet.'}
       </p>
-      <DegreesInput field={opens} label="Opens: the degree wheel reads" onEnter={write} />
-      <DegreesInput field={closes} label="Closes: the degree wheel reads" onEnter={write} />
+      <WheelInput field={opens} scale={state.degreeWheel} label="Opens: the degree wheel reads" onEnter={write} />
+      <WheelInput field={closes} scale={state.degreeWheel} label="Closes: the degree wheel reads" onEnter={write} />
       {lateness && (
         <p>
           Phase <span className="reading">{formatLateness(lateness.phaseDeg)}</span>, duration{' '}

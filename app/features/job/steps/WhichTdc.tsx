@@ -1,7 +1,8 @@
 import { Button } from '@mantine/core'
 import type { Evidence } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { formatDeg } from '@link-count/core/units'
+import { companionsOf } from '@link-count/core/cylinders'
+import { nextLook } from '@link-count/core/zero'
 import { useBench } from '../JobContext'
 import { TurnTo } from '../TurnTo'
 import { wheelAt } from '../turnPlan'
@@ -29,6 +30,12 @@ const looks: readonly Look[] = [
     firing: 'They rock',
     overlap: 'They are shut',
   },
+  {
+    evidence: 'lockFits',
+    question: 'A lock, pin or line that fits here',
+    firing: 'It fits',
+    overlap: 'It does not',
+  },
 ]
 
 /** A board of evidence: firing or overlap TDC. Two independent witnesses prove it. */
@@ -40,8 +47,14 @@ export function WhichTdc({ step }: { readonly step: Step }) {
   if (!state.zero) return <p>Find true TDC first: without it there is no place to look from.</p>
   const wheelDeg = wheelAt(view, 0)
   const atTdc = state.live.some(({ kind }) => kind === 'stands') && Math.abs(state.crank.sinceReferenceDeg % 360) < 0.5
-  const companion = sheet.cylinders.find(
-    ({ id, firingDeg }) => id !== cylinderId && firingDeg && Math.abs(firingDeg.value - 360) < 0.01,
+  const companions = companionsOf(sheet, cylinderId)
+  const companion = sheet.cylinders.find(({ id }) => companions.includes(id))
+  const given = state.live.flatMap((entry) =>
+    entry.kind === 'witness' && entry.cylinderId === cylinderId ? [entry.evidence] : [],
+  )
+  const loopsOn = sheet.loops.every(({ id }) => state.loops[id]?.on)
+  const next = looks.find(
+    ({ evidence }) => evidence === nextLook(given, { hasCompanion: companion !== undefined, loopsOn }),
   )
   const shown = looks.filter(({ evidence }) => evidence !== 'companionRocking' || companion)
   return (
@@ -50,7 +63,7 @@ export function WhichTdc({ step }: { readonly step: Step }) {
         <TurnTo
           target={{ deg: 0, words: `TDC of cylinder ${name}` }}
           arrived={{
-            words: `It stands there: wheel reads ${formatDeg(wheelAsSeen(wheelDeg, state), 1)}`,
+            words: `It stands there: wheel reads ${wheelAsSeen(wheelDeg, state)}`,
             drafts: [{ kind: 'stands', place: 'tdc', cylinderId, wheelDeg, stepId: step.id }],
           }}
         />
@@ -58,8 +71,7 @@ export function WhichTdc({ step }: { readonly step: Step }) {
       {atTdc && (
         <>
           <p className="done-line">
-            Cylinder {name} stands at TDC, wheel{' '}
-            <span className="reading">{formatDeg(wheelAsSeen(wheelDeg, state), 1)}</span>
+            Cylinder {name} stands at TDC, wheel <span className="reading">{wheelAsSeen(wheelDeg, state)}</span>
           </p>
           {shown.map((look) => (
             <LookRow
@@ -71,6 +83,14 @@ export function WhichTdc({ step }: { readonly step: Step }) {
               say={say}
             />
           ))}
+          {next && given.length > 0 && (
+            <p>
+              Look next: <strong>{next.question.charAt(0).toLowerCase() + next.question.slice(1)}</strong>.
+            </p>
+          )}
+          {sheet.cylinders.length > 1 && !companion && (
+            <p className="soft">No cylinder stands at its other TDC here, so none can be looked at for a companion.</p>
+          )}
         </>
       )}
       <HalfResult name={name} />
@@ -101,15 +121,20 @@ function LookRow({
       kind: 'witness',
       cylinderId,
       evidence: look.evidence,
-      says: value,
+      says: look.evidence === 'lockFits' ? 'undecided' : value,
       stepId: step.id,
     })
   const question = look.evidence === 'companionRocking' ? `${look.question} (${companion})` : look.question
   return (
     <fieldset className="look">
       <legend>{question}</legend>
+      {look.evidence === 'lockFits' && given && (
+        <p className="soft">
+          Written down, and it counts for nothing: what fits at firing TDC fits at overlap as well.
+        </p>
+      )}
       <div className="row">
-        {(['firing', 'overlap'] as const).map((value) => (
+        {(look.evidence === 'lockFits' ? (['firing'] as const) : (['firing', 'overlap'] as const)).map((value) => (
           <Button
             key={value}
             variant={says === value ? 'filled' : 'quiet'}

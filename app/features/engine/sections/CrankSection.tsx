@@ -1,0 +1,94 @@
+import { makeSliderCrank } from '@link-count/core/kinematics'
+import { sliderCrankWords } from '../../../ui/wording'
+import { PinOffsetSketch } from '../PinOffsetSketch'
+import { withValue } from '../sheetChanges'
+import { useSheetEditor } from '../SheetEditor'
+import { DegField, MmField } from '../TrustedField'
+import { Choice, Section } from './Section'
+
+const positive = (valueMm: number) => (valueMm > 0 ? undefined : 'It has to be more than nothing.')
+
+export function CrankSection() {
+  const { sheet, apply } = useSheetEditor()
+  const { strokeMm, rodMm, pinOffsetMm, running } = sheet
+  const made =
+    strokeMm &&
+    rodMm &&
+    makeSliderCrank({ strokeMm: strokeMm.value, rodMm: rodMm.value, pinOffsetMm: pinOffsetMm?.value ?? 0 })
+  // Running clockwise the crankpin goes to the right after TDC, and that way is plus.
+  const plusIs = running?.value === 'anticlockwise' ? 'left' : 'right'
+  const offset = pinOffsetMm?.value ?? 0
+  const stands = offset >= 0 === (plusIs === 'right') ? 'right' : 'left'
+  return (
+    <Section
+      title="Crank and piston"
+      lead="Halving needs none of this. It is wanted for the length of a stop, for an offset wrist pin, and for a spark set by piston drop."
+    >
+      <MmField
+        id="stroke"
+        label="Stroke"
+        value={strokeMm}
+        change={(value) => (s) => withValue(s, 'strokeMm', value)}
+        check={positive}
+      />
+      <MmField
+        id="rod"
+        label="Rod, centre to centre"
+        value={rodMm}
+        change={(value) => (s) => withValue(s, 'rodMm', value)}
+        check={positive}
+      />
+      <MmField
+        id="plug-depth"
+        label="Plug seat to crown, piston at the top"
+        help="Probed down the plug’s or injector’s hole: it gives the length of a stop."
+        value={sheet.plugDepthMm}
+        change={(value) => (s) => withValue(s, 'plugDepthMm', value)}
+        check={positive}
+      />
+      <DegField
+        id="plug-angle"
+        label="That hole leans off the bore by"
+        help="0 when it looks straight down."
+        least={0}
+        most={75}
+        value={sheet.plugAngleDeg}
+        change={(value) => (s) => withValue(s, 'plugAngleDeg', value)}
+      />
+      <MmField
+        id="offset"
+        label="Wrist-pin offset"
+        help="None is the rule. Plus: towards the side the crankpin moves to after TDC."
+        value={pinOffsetMm}
+        change={(value) => (s) => withValue(s, 'pinOffsetMm', value)}
+      />
+      {pinOffsetMm && offset !== 0 && (
+        <div className="pin-offset">
+          {running ? (
+            <Choice
+              label="The wrist pin stands to the"
+              help="Cylinder upright, seen from the timing side."
+              value={stands}
+              options={[
+                { value: 'left', label: 'left' },
+                { value: 'right', label: 'right' },
+              ]}
+              onChoose={(next) => {
+                const valueMm = (next === plusIs ? 1 : -1) * Math.abs(offset)
+                apply((s) => withValue(s, 'pinOffsetMm', { ...pinOffsetMm, value: valueMm, typed: `${valueMm} mm` }))
+              }}
+            />
+          ) : (
+            <p className="soft">Left or right can be told once the running direction is known.</p>
+          )}
+          <PinOffsetSketch stands={stands} running={running?.value} />
+        </div>
+      )}
+      {made && !made.ok && (
+        <p className="field-error wide-field" role="alert">
+          {sliderCrankWords(made.error)}
+        </p>
+      )}
+    </Section>
+  )
+}

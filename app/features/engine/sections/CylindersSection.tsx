@@ -1,0 +1,300 @@
+import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { useState } from 'react'
+import { judgeFiring, throwPatterns, type FiringPlaces } from '@link-count/core/cylinders'
+import type { BuildSheet, Cylinder } from '@link-count/core/model'
+import { fixed } from '@link-count/core/units'
+import { useDraft } from '../../../ui/fields'
+import {
+  firingEvenly,
+  orderFromNames,
+  patchBank,
+  patchCylinder,
+  withPlaces,
+  withPins,
+  withValue,
+} from '../sheetChanges'
+import { useSheetEditor } from '../SheetEditor'
+import { DegField, DirectionField } from '../TrustedField'
+import { Section, WordsField } from './Section'
+
+const patternWords: Record<string, string> = {
+  together: 'both up together',
+  oneUpOneDown: 'one up, one down',
+  quarter: 'a quarter turn apart',
+  thirds: 'thirds, the second ahead',
+  thirdsBack: 'thirds, the third ahead',
+  flatPlane: 'flat: outer two up, inner two down',
+  crossPlane: 'cross: quarters',
+  fifths: 'fifths',
+  mirrored: 'mirrored thirds, the second ahead',
+  mirroredBack: 'mirrored thirds, the third ahead',
+  straightEight: 'mirrored quarters',
+  one: 'one throw for each pair',
+  oneRow: 'one row, one throw',
+  twoRows: 'two rows, throws half a turn apart',
+}
+
+const names = (sheet: BuildSheet, ids: readonly string[]) =>
+  ids.map((id) => sheet.cylinders.find((cylinder) => cylinder.id === id)?.name ?? id).join('-')
+
+export function CylindersSection() {
+  const { sheet } = useSheetEditor()
+  if (sheet.cylinders.length === 1) return null
+  const many = sheet.cylinders.length > 4
+  return (
+    <Section
+      title="Cylinders"
+      lead="When each comes to its top follows from its axis and its crankpin; when it fires, from the firing order. A place that somebody knows is typed and goes before that."
+    >
+      {sheet.banks.length > 1 && sheet.banks.map((bank, i) => <Bank key={bank.id} bank={bank} first={i === 0} />)}
+      <Throws />
+      <Order />
+      <Judgement />
+      <details className="section wide-field" open={!many}>
+        <summary>
+          Each cylinder <span className="soft">{sheet.cylinders.length}, from the timing side</span>
+        </summary>
+        <div className="section-body">
+          {sheet.cylinders.map((cylinder) => (
+            <OneCylinder key={cylinder.id} cylinder={cylinder} />
+          ))}
+        </div>
+      </details>
+    </Section>
+  )
+}
+
+function Bank({ bank, first }: { bank: BuildSheet['banks'][number]; first: boolean }) {
+  const { apply } = useSheetEditor()
+  return (
+    <>
+      <WordsField
+        id={`bank-${bank.id}`}
+        label={first ? 'You call the first bank' : 'And the second'}
+        value={bank.name}
+        save={(name) => apply(patchBank(bank.id, (one) => ({ ...one, name })))}
+      />
+      <DirectionField
+        id={`axis-${bank.id}`}
+        label={`${bank.name} stands towards`}
+        help="From the crank, seen from the timing side: a clock face, or degrees clockwise from straight up."
+        value={bank.axisDeg}
+        change={(value) => patchBank(bank.id, (one) => withValue(one, 'axisDeg', value))}
+      />
+    </>
+  )
+}
+
+function Throws() {
+  const { sheet, apply } = useSheetEditor()
+  const patterns = throwPatterns(sheet.layout, sheet.cylinders.length)
+  const now = sheet.cylinders.map(({ crankpinDeg }) => crankpinDeg?.value)
+  const chosen = patterns.find(({ crankpinsDeg }) => crankpinsDeg.every((deg, i) => deg === now[i]))
+  const some = now.slice(1).some((deg) => deg !== undefined)
+  return (
+    <NativeSelect
+      label="Crankpins"
+      description="A usual arrangement fills them in; any other is written cylinder by cylinder."
+      inputWrapperOrder={['label', 'input', 'description', 'error']}
+      value={chosen?.id ?? (some ? 'own' : 'unknown')}
+      onChange={(event) => {
+        const pattern = patterns.find(({ id }) => id === event.currentTarget.value)
+        if (pattern) apply(withPins(pattern.crankpinsDeg))
+      }}
+      data={[
+        { value: 'unknown', label: 'not known yet' },
+        ...patterns.map(({ id }) => ({ value: id, label: patternWords[id] ?? id })),
+        { value: 'own', label: 'as written below' },
+      ]}
+    />
+  )
+}
+
+function Order() {
+  const { sheet, apply, engineId } = useSheetEditor()
+  const order = useDraft(`sheet:${engineId}:order`, sheet.firingOrder?.typed ?? '')
+  const [refused, setRefused] = useState(false)
+  if (sheet.cycleDeg !== 720) return null
+  const take = () => {
+    if (order.text.trim() === '') {
+      if (sheet.firingOrder) apply((s) => withValue(s, 'firingOrder', undefined))
+      return
+    }
+    const ids = orderFromNames(sheet, order.text)
+    setRefused(!ids)
+    if (!ids) return
+    apply((s) => withValue(s, 'firingOrder', { value: ids, typed: order.text.trim(), trust: 'manual' }))
+    order.drop()
+  }
+  return (
+    <TextInput
+      label="Firing order"
+      placeholder={sheet.cylinders.map(({ name }) => name).join('-')}
+      value={order.text}
+      onChange={(event) => order.setText(event.currentTarget.value)}
+      onBlur={take}
+      onKeyDown={(event) => event.key === 'Enter' && take()}
+      error={refused ? `An order names each of ${sheet.cylinders.map(({ name }) => name).join(', ')} once.` : undefined}
+      inputWrapperOrder={['label', 'input', 'description', 'error']}
+      maxLength={100}
+    />
+  )
+}
+
+/** What axes, throws and order make together: settled, a turn left open, or a contradiction with what could be. */
+function Judgement() {
+  const { sheet, apply } = useSheetEditor()
+  const judged = judgeFiring(sheet)
+  const { status, places, ways, orders, ordersInAll, disagreements } = judged
+  const name = (id: string) => sheet.cylinders.find((cylinder) => cylinder.id === id)?.name ?? id
+  if (disagreements.length > 0) {
+    return (
+      <p className="warn wide-field" role="alert">
+        {disagreements
+          .map(
+            ({ cylinderId, offDeg }) =>
+              `Cylinder ${name(cylinderId)} is typed ${fixed(Math.abs(offDeg), 1)}° ${offDeg > 0 ? 'after' : 'before'} where its axis and crankpin put it.`,
+          )
+          .join(' ')}{' '}
+        One of them cannot be right.
+      </p>
+    )
+  }
+  if (status === 'settled') {
+    const fired = Object.entries(places).sort(([, a], [, b]) => a - b)
+    return (
+      <p className="result wide-field">
+        {sheet.cycleDeg === 720 ? 'Fires' : 'Comes to the top'}{' '}
+        {fired.map(([id, deg]) => `${name(id)} at ${fixed(deg, Number.isInteger(deg) ? 0 : 1)}°`).join(', ')}.
+      </p>
+    )
+  }
+  if (status === 'open') {
+    return (
+      <div className="warn wide-field stack">
+        <p>The order leaves a turn open. Which is it?</p>
+        <div className="row">
+          {ways.map((way) => (
+            <Button
+              key={JSON.stringify(way)}
+              variant="default"
+              onClick={() => apply(withPlaces(openOnes(way, places)))}
+            >
+              {wayWords(openOnes(way, places), name)}
+            </Button>
+          ))}
+        </div>
+      </div>
+    )
+  }
+  if (orders.length > 0) {
+    return (
+      <div
+        className={`${status === 'contradiction' ? 'warn' : 'result'} wide-field stack`}
+        role={status === 'contradiction' ? 'alert' : undefined}
+      >
+        <p>
+          {status === 'contradiction'
+            ? 'With these crankpins it cannot fire in that order.'
+            : 'The firing order is not known.'}{' '}
+          These throws allow {ordersInAll}; the most even {orders.length === 1 ? 'is' : 'are'}:
+        </p>
+        <div className="row">
+          {orders.map(({ order, unevenDeg }) => (
+            <Button
+              key={order.join()}
+              variant="default"
+              onClick={() =>
+                apply((s) =>
+                  withValue(s, 'firingOrder', { value: [...order], typed: names(s, order), trust: 'unknown' }),
+                )
+              }
+            >
+              {names(sheet, order)}
+              {unevenDeg > 0.5 && ` (uneven by ${fixed(unevenDeg, 0)}°)`}
+            </Button>
+          ))}
+        </div>
+      </div>
+    )
+  }
+  return (
+    <div className="wide-field stack">
+      <p className="soft">
+        Not all places are known yet: that takes each crankpin
+        {sheet.banks.length > 1 ? ', each bank’s direction and the running direction' : ''}
+        {sheet.cycleDeg === 720 ? ', and the firing order' : ''}. Until then the strip leaves those cylinders open.
+      </p>
+      {sheet.firingOrder && (
+        <Button variant="default" onClick={() => apply(firingEvenly)}>
+          It fires evenly in that order: fill the places in
+        </Button>
+      )}
+    </div>
+  )
+}
+
+const openOnes = (way: FiringPlaces, settled: FiringPlaces): FiringPlaces =>
+  Object.fromEntries(Object.entries(way).filter(([id]) => settled[id] === undefined))
+
+const wayWords = (way: FiringPlaces, name: (id: string) => string) =>
+  Object.entries(way)
+    .map(([id, deg]) => `${name(id)} fires ${fixed(deg, Number.isInteger(deg) ? 0 : 1)}° after 1`)
+    .join(', ')
+
+function OneCylinder({ cylinder }: { cylinder: Cylinder }) {
+  const { sheet, apply } = useSheetEditor()
+  const { id, name } = cylinder
+  const isZero = id === sheet.zeroCylinderId
+  return (
+    <div className="one-cylinder">
+      <WordsField
+        id={`name-${id}`}
+        label={isZero ? 'You call the zero cylinder' : `You call cylinder ${name}`}
+        value={name}
+        save={(text) => apply(patchCylinder(id, (one) => ({ ...one, name: text })))}
+      />
+      {!isZero && (
+        <>
+          <DegField
+            id={`crankpin-${id}`}
+            label={`Crankpin of ${name}`}
+            help="Degrees ahead of the zero cylinder’s, the way it runs."
+            least={0}
+            most={359.99}
+            value={cylinder.crankpinDeg}
+            change={(value) => patchCylinder(id, (one) => withValue(one, 'crankpinDeg', value))}
+          />
+          <DegField
+            id={`firing-${id}`}
+            label={`${sheet.cycleDeg === 720 ? 'Firing TDC' : 'TDC'} of ${name}, if it is known`}
+            help="Degrees after the zero cylinder’s."
+            least={0}
+            most={sheet.cycleDeg - 0.01}
+            value={cylinder.firingDeg && { ...cylinder.firingDeg, typed: String(cylinder.firingDeg.value) }}
+            change={(value) => patchCylinder(id, (one) => withValue(one, 'firingDeg', value))}
+          />
+        </>
+      )}
+      {sheet.layout === 'radial' && (
+        <>
+          <DirectionField
+            id={`axis-${id}`}
+            label={`Cylinder ${name} stands towards`}
+            value={cylinder.axisDeg}
+            change={(value) => patchCylinder(id, (one) => withValue(one, 'axisDeg', value))}
+          />
+          <DegField
+            id={`shift-${id}`}
+            label={`Its rod makes TDC of ${name} late by`}
+            help="Articulated rods shift it by up to some 4°; minus is early."
+            least={-20}
+            most={20}
+            value={cylinder.tdcShiftDeg}
+            change={(value) => patchCylinder(id, (one) => withValue(one, 'tdcShiftDeg', value))}
+          />
+        </>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,98 @@
+import { PART_IDS as ids } from '@link-count/core/starters'
+import { patchLoop, patchMember, patchShaft, setPolar, withValue } from '../sheetChanges'
+import { useSheetEditor } from '../SheetEditor'
+import { DirectionField, MmField, WholeField } from '../TrustedField'
+import { Section } from './Section'
+
+export function DriveSection() {
+  const { sheet } = useSheetEditor()
+  const member = (id: string) => sheet.members.find((one) => one.id === id)
+  const loop = sheet.loops.find(({ id }) => id === ids.chain)
+  const cam = sheet.shafts.find(({ id }) => id === ids.cam)
+  const polar = cam?.position?.how === 'polar' ? cam.position : undefined
+  const guide = member(ids.guide)
+  const guidePolar = guide?.position?.how === 'polar' ? guide.position : undefined
+  return (
+    <Section
+      title="Chain and sprockets"
+      lead="Counts alone are a full way of working. With the distances the drive is drawn to scale and the expected count is worked out."
+    >
+      <WholeField
+        id="crank-teeth"
+        label="Teeth, crank sprocket"
+        least={5}
+        most={400}
+        value={member(ids.crankSprocket)?.teeth}
+        change={(value) => patchMember(ids.crankSprocket, (one) => withValue(one, 'teeth', value))}
+      />
+      <WholeField
+        id="cam-teeth"
+        label="Teeth, cam sprocket"
+        least={5}
+        most={400}
+        value={member(ids.camSprocket)?.teeth}
+        change={(value) => patchMember(ids.camSprocket, (one) => withValue(one, 'teeth', value))}
+      />
+      <MmField
+        id="pitch"
+        label="Chain pitch"
+        help="Over ten pitches, divided by ten: 9.525 mm is 3/8 in."
+        value={loop?.pitchMm}
+        change={(value) => patchLoop(ids.chain, (one) => withValue(one, 'pitchMm', value))}
+      />
+      <WholeField
+        id="links"
+        label="Pitches in the whole chain"
+        help="Roller to roller is one pitch. Even, unless there is a cranked link."
+        least={6}
+        most={2000}
+        value={loop?.pitches}
+        change={(value) => patchLoop(ids.chain, (one) => withValue(one, 'pitches', value))}
+      />
+      <MmField
+        id="distance"
+        label="Crank centre to cam centre"
+        value={polar?.distanceMm}
+        change={(value) => patchShaft(ids.cam, setPolar('distanceMm', value))}
+      />
+      <DirectionField
+        id="direction"
+        label="Cam stands towards"
+        help="From the crank, seen from the timing side: a clock face, or degrees clockwise from straight up."
+        value={polar?.directionDeg}
+        change={(value) => patchShaft(ids.cam, setPolar('directionDeg', value))}
+      />
+      {member(ids.tensioner) && (
+        <MmField
+          id="tensioner-radius"
+          label="Tensioner shoe, radius to the pin line"
+          help="Where it stands is worked out from the slack it has to take up."
+          value={member(ids.tensioner)?.radiusMm}
+          change={(value) => patchMember(ids.tensioner, (one) => withValue(one, 'radiusMm', value))}
+        />
+      )}
+      {guide && (
+        <>
+          <MmField
+            id="guide-distance"
+            label="Guide: crank centre to the centre of its curve"
+            value={guidePolar?.distanceMm}
+            change={(value) => patchMember(ids.guide, setPolar('distanceMm', value))}
+          />
+          <DirectionField
+            id="guide-direction"
+            label="Guide: that centre lies towards"
+            value={guidePolar?.directionDeg}
+            change={(value) => patchMember(ids.guide, setPolar('directionDeg', value))}
+          />
+          <MmField
+            id="guide-radius"
+            label="Guide: radius to the pin line"
+            value={guide.radiusMm}
+            change={(value) => patchMember(ids.guide, (one) => withValue(one, 'radiusMm', value))}
+          />
+        </>
+      )}
+    </Section>
+  )
+}

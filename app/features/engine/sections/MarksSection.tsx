@@ -1,0 +1,121 @@
+import { SegmentedControl } from '@mantine/core'
+import type { BuildSheet } from '@link-count/core/model'
+import { PART_IDS as ids } from '@link-count/core/starters'
+import { upFromPlane } from '@link-count/core/units'
+import { patchMark, withValue } from '../sheetChanges'
+import { useSheetEditor } from '../SheetEditor'
+import { DegField, DirectionField } from '../TrustedField'
+import { Choice, Section, WordsField } from './Section'
+
+const MARKS = [
+  { id: ids.crankMark, words: 'Crank mark' },
+  { id: ids.camMark, words: 'Cam mark' },
+] as const
+
+export function MarksSection() {
+  const { sheet, apply } = useSheetEditor()
+  const pose = sheet.referencePose
+  return (
+    <Section
+      title="Marks and the pose"
+      lead="The pose is where the marks meet. It belongs to this engine: firing TDC, overlap TDC, or some other place."
+    >
+      <Choice
+        label="The marks are cut for"
+        value={pose.event}
+        options={[
+          { value: 'firingTdc', label: 'firing TDC of cylinder 1' },
+          { value: 'overlapTdc', label: 'overlap TDC of cylinder 1' },
+          { value: 'other', label: 'another place of the crank' },
+        ]}
+        onChoose={(event) =>
+          apply((s) => ({
+            ...s,
+            referencePose: {
+              ...s.referencePose,
+              event,
+              crankDeg:
+                event === 'other'
+                  ? s.referencePose.crankDeg
+                  : { value: event === 'overlapTdc' ? 360 : 0, typed: event, trust: 'manual' },
+            },
+          }))
+        }
+      />
+      {pose.event === 'other' && (
+        <DegField
+          id="pose"
+          label="The pose, crank degrees after firing TDC of 1"
+          least={0}
+          most={719.99}
+          value={pose.crankDeg}
+          change={(value) => (s) => (value ? { ...s, referencePose: { ...s.referencePose, crankDeg: value } } : s)}
+        />
+      )}
+      {MARKS.map(({ id, words }) => {
+        const mark = sheet.marks.find((one) => one.id === id)
+        const points = mark?.pointsAtDeg
+        return (
+          <div className="mark-fields" key={id}>
+            <DirectionField
+              id={`points-${id}`}
+              label={`${words} points to, in the pose`}
+              help={
+                points
+                  ? `= ${upFromPlane(points.value).toFixed(1)}° clockwise from straight up, seen from the timing side`
+                  : 'Seen from the timing side: a clock face, or degrees clockwise from straight up.'
+              }
+              value={points}
+              change={(value) => patchMark(id, (one) => withValue(one, 'pointsAtDeg', value))}
+            />
+            <div>
+              <p className="field-label">{words} stands at a</p>
+              <SegmentedControl
+                aria-label={`${words} stands at a`}
+                value={mark && mark.halfTeeth % 2 === 1 ? 'tip' : 'gap'}
+                onChange={(seat) => apply(patchMark(id, (one) => ({ ...one, halfTeeth: seat === 'tip' ? 1 : 0 })))}
+                data={[
+                  { value: 'gap', label: 'tooth gap' },
+                  { value: 'tip', label: 'tooth tip' },
+                ]}
+              />
+            </div>
+          </div>
+        )
+      })}
+      <WordsField
+        id="meets"
+        label="The cam mark meets"
+        value={sheet.marks.find(({ id }) => id === ids.camMark)?.meets ?? ''}
+        save={(text) => apply(patchMark(ids.camMark, (one) => ({ ...one, meets: text })))}
+      />
+      <BookCountField />
+    </Section>
+  )
+}
+
+function BookCountField() {
+  const { sheet } = useSheetEditor()
+  const count = sheet.counts.find(({ id }) => id === ids.tightCount || id === `${ids.chain}-tight`)
+  const kept = {
+    id: ids.tightCount,
+    loopId: ids.chain,
+    fromMarkId: ids.camMark,
+    toMarkId: ids.crankMark,
+    run: 'tight' as const,
+  }
+  return (
+    <DegField
+      id="book-count"
+      label="Pitches from cam mark to crank mark, tight run"
+      help="If the book or an earlier job gives it. Halves are right between a tip and a gap."
+      least={0}
+      most={2000}
+      value={count?.pitches}
+      change={(value) => (s: BuildSheet) => ({
+        ...s,
+        counts: value ? [{ ...kept, pitches: { ...value, value: Math.round(value.value * 2) / 2 } }] : [],
+      })}
+    />
+  )
+}

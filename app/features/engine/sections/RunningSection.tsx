@@ -1,0 +1,103 @@
+import type { Hand } from '@link-count/core/units'
+import { withValue } from '../sheetChanges'
+import { useSheetEditor } from '../SheetEditor'
+import { DegField } from '../TrustedField'
+import { Choice, Section, WordsField } from './Section'
+
+const hands = [
+  { value: 'unknown', label: 'not known yet' },
+  { value: 'clockwise', label: 'clockwise' },
+  { value: 'anticlockwise', label: 'anticlockwise' },
+] as const
+
+export function RunningSection() {
+  const { sheet, apply } = useSheetEditor()
+  return (
+    <Section
+      title="How it runs"
+      lead="Timing side: the side that the chain is on. Everything is kept as seen from there and shown for where you stand."
+    >
+      <WordsField
+        id="side-timing"
+        label="You call the timing side"
+        value={sheet.sides.timing}
+        save={(text) => apply((s) => ({ ...s, sides: { ...s.sides, timing: text } }))}
+      />
+      <WordsField
+        id="side-opposite"
+        label="And the other side"
+        value={sheet.sides.opposite}
+        save={(text) => apply((s) => ({ ...s, sides: { ...s.sides, opposite: text } }))}
+      />
+      <Choice
+        label="The crank runs, seen from the timing side"
+        value={sheet.running?.value ?? 'unknown'}
+        options={hands}
+        onChoose={(value) =>
+          apply((s) =>
+            withValue(
+              s,
+              'running',
+              value === 'unknown' ? undefined : { value: value as Hand, typed: value, trust: 'measured' },
+            ),
+          )
+        }
+      />
+      <Choice
+        label="Can valves and pistons meet?"
+        help="Not known is treated as yes."
+        value={sheet.interference.value}
+        options={[
+          { value: 'unknown', label: 'not known' },
+          { value: 'yes', label: 'yes, interference' },
+          { value: 'no', label: 'no, free-running' },
+        ]}
+        onChoose={(value) =>
+          apply((s) => ({
+            ...s,
+            interference: { value, typed: value, trust: value === 'unknown' ? 'unknown' : 'manual' },
+          }))
+        }
+      />
+      <Choice
+        label="Burns"
+        value={sheet.fuel}
+        options={[
+          { value: 'petrol', label: 'petrol' },
+          { value: 'paraffin', label: 'paraffin' },
+          { value: 'diesel', label: 'diesel' },
+          { value: 'gas', label: 'gas' },
+        ]}
+        onChoose={(fuel) => apply((s) => ({ ...s, fuel }))}
+      />
+      <Choice
+        label="Started by"
+        value={sheet.starting}
+        options={[
+          { value: 'battery', label: 'a starter' },
+          { value: 'hand', label: 'hand' },
+          { value: 'air', label: 'air' },
+        ]}
+        onChoose={(starting) => apply((s) => ({ ...s, starting }))}
+      />
+      <DegField
+        id="trim"
+        label="Trim allowed with the chain off"
+        help="Degrees either way at the pose. 4° is usual; common practice, no source."
+        least={0}
+        most={30}
+        value={sheet.trimDeg}
+        change={(value) => (s) => withValue(s, 'trimDeg', value)}
+      />
+      <DegField
+        id="tolerance"
+        label="Cam may be out by, at the crank"
+        help="What the book or this workshop allows. Without it a cam is judged to whole teeth only."
+        least={0}
+        most={60}
+        value={sheet.toleranceDeg}
+        change={(value) => (s) => withValue(s, 'toleranceDeg', value)}
+      />
+    </Section>
+  )
+}

@@ -1,0 +1,7 @@
+export * from './RunningSection'
+export * from './CrankSection'
+export * from './CylindersSection'
+export * from './RimSection'
+export * from './DriveSection'
+export * from './MarksSection'
+export * from './CamsSection'

@@ -1,0 +1,65 @@
+import { NativeSelect } from '@mantine/core'
+import { useState } from 'react'
+import { judgeFiring } from '@link-count/core/cylinders'
+import { cycleEvents, eventsPassed } from '@link-count/core/runSheet'
+import { wrapToCycle } from '@link-count/core/units'
+import { Dialog } from '../../ui/Dialog'
+import { wheelAsSeen } from '../../ui/job'
+import { turnWords } from '../../ui/wording'
+import { useBench } from './JobContext'
+import { TurnTo } from './TurnTo'
+import { eventWords, wheelAt } from './turnPlan'
+
+/** From here to another cylinder's firing TDC: how far, which way, past what. */
+export function NextCylinder({ onClose }: { readonly onClose: () => void }) {
+  const { view, side } = useBench()
+  const { sheet, state, guard } = view
+  const { places } = judgeFiring(sheet)
+  const from = state.crank.deg
+  const ahead = (id: string) =>
+    from === undefined ? Infinity : wrapToCycle((places[id] ?? 0) - from - 1, sheet.cycleDeg)
+  const known = sheet.cylinders.filter(({ id }) => places[id] !== undefined).sort((a, b) => ahead(a.id) - ahead(b.id))
+  const [chosen, setChosen] = useState(known[0]?.id ?? '')
+  const deg = places[chosen]
+  const name = sheet.cylinders.find(({ id }) => id === chosen)?.name ?? ''
+  const event = sheet.cycleDeg === 720 ? 'firing TDC' : 'TDC'
+  const passed =
+    from === undefined || deg === undefined
+      ? []
+      : eventsPassed(cycleEvents(sheet), {
+          fromDeg: from,
+          deg: wrapToCycle(deg - from, sheet.cycleDeg),
+          cycleDeg: sheet.cycleDeg,
+        })
+  return (
+    <Dialog title="To another cylinder" size="md" onClose={onClose}>
+      <div className="stack">
+        <NativeSelect
+          label={`The ${event} of`}
+          value={chosen}
+          onChange={(change) => setChosen(change.currentTarget.value)}
+          data={known.map(({ id, name: label }) => ({ value: id, label }))}
+        />
+        {deg !== undefined && <TurnTo target={{ deg, words: `${event} of cylinder ${name}` }} />}
+        {deg !== undefined && state.zero && (
+          <p>
+            There the wheel reads <span className="reading">{wheelAsSeen(wheelAt(view, deg), state)}</span>.
+          </p>
+        )}
+        {passed.length > 0 && (
+          <>
+            <p>That passes:</p>
+            <ol className="passed">
+              {passed.map(({ event: one, aheadDeg }, i) => (
+                <li key={i}>
+                  {eventWords(one, view)} <span className="soft">after {turnWords(aheadDeg, sheet, side)}</span>
+                </li>
+              ))}
+            </ol>
+          </>
+        )}
+        {guard.verdict !== 'turn' && <p className="warn">The guard holds it: see what has to be freed first.</p>}
+      </div>
+    </Dialog>
+  )
+}

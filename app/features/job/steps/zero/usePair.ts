@@ -1,0 +1,36 @@
+import { scaleSigmaDeg } from '@link-count/core/degreeWheel'
+import { DEFAULT_SCALE } from '@link-count/core/ledger'
+import { tdcFromPair } from '@link-count/core/zero'
+import { useWheelField } from '../../../../ui/fields'
+import { useBench } from '../../JobContext'
+
+/** Two wheel readings of one piston height, one each side of the top, and what their middle would be. */
+export function usePair(key: string, leastSpanDeg?: number) {
+  const { state } = useBench().view
+  const first = useWheelField(`${key}:first`, state.degreeWheel)
+  const second = useWheelField(`${key}:second`, state.degreeWheel)
+  const both =
+    first.value === undefined || second.value === undefined
+      ? undefined
+      : { firstDeg: first.value, secondDeg: second.value }
+  const sigmaDeg = scaleSigmaDeg(state.degreeWheel ?? DEFAULT_SCALE)
+  return {
+    first,
+    second,
+    both,
+    found: both && tdcFromPair({ ...both, sigmaDeg }, leastSpanDeg),
+    typed: [
+      { field: 'first', text: first.text },
+      { field: 'second', text: second.text },
+    ],
+    ask: () => {
+      first.ask()
+      second.ask()
+    },
+    drop: () => {
+      first.drop()
+      second.drop()
+    },
+  }
+}
+export type Pair = ReturnType<typeof usePair>

@@ -1,0 +1,107 @@
+import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { useState } from 'react'
+import type { BuildSheet, RimMark } from '@link-count/core/model'
+import type { Side } from '@link-count/core/units'
+import { useDraft, useField } from '../fields'
+import { cutForWords, parseClaim, scaleWords } from '../wording'
+
+const claims: readonly RimMark['cutFor'][] = ['tdc', 'spark', 'pose']
+
+/** A mark of the rim as it was found: what it is called, where, what it is cut for. */
+export function RimMarkForm({
+  sheet,
+  keyPrefix,
+  onSave,
+  onLeave,
+}: {
+  readonly sheet: BuildSheet
+  readonly keyPrefix: string
+  readonly onSave: (mark: RimMark) => void
+  readonly onLeave: () => void
+}) {
+  const name = useDraft(`${keyPrefix}:name`)
+  const where = useDraft(`${keyPrefix}:where`)
+  const claim = useField(`${keyPrefix}:claim`, parseClaim)
+  const [cutFor, setCutFor] = useState<RimMark['cutFor']>('tdc')
+  const [seenFrom, setSeenFrom] = useState<Side>('timing')
+  const [cylinderId, setCylinderId] = useState(sheet.zeroCylinderId)
+  const [asked, setAsked] = useState(false)
+  const wantsClaim = cutFor === 'spark' || cutFor === 'pose'
+  const missing = asked && name.text.trim() === ''
+  const save = () => {
+    setAsked(true)
+    if (wantsClaim) claim.ask()
+    if (name.text.trim() === '' || (wantsClaim && claim.value === undefined)) return
+    const claimDeg = wantsClaim ? (claim.value ?? 0) : 0
+    onSave({
+      id: crypto.randomUUID(),
+      name: name.text.trim(),
+      where: where.text.trim(),
+      seenFrom,
+      cutFor,
+      cylinderId,
+      ...(claims.includes(cutFor)
+        ? { claimDeg: { value: claimDeg, typed: wantsClaim ? claim.text.trim() : 'TDC', trust: 'unknown' as const } }
+        : {}),
+    })
+    for (const field of [name, where, claim]) field.drop()
+  }
+  return (
+    <div className="stack mark-form">
+      <TextInput
+        label="The mark"
+        placeholder="long line, yellow notch"
+        value={name.text}
+        onChange={(event) => name.setText(event.currentTarget.value)}
+        error={missing ? 'It needs a name: how does one know it from the others?' : undefined}
+        maxLength={60}
+      />
+      <TextInput
+        label="Where it is"
+        placeholder="pulley rim, flywheel"
+        value={where.text}
+        onChange={(event) => where.setText(event.currentTarget.value)}
+        maxLength={60}
+      />
+      <NativeSelect
+        label="Cut for"
+        value={cutFor}
+        onChange={(event) => setCutFor(event.currentTarget.value as 'tdc')}
+        data={Object.entries(cutForWords).map(([value, label]) => ({ value, label }))}
+      />
+      {claims.includes(cutFor) && sheet.cylinders.length > 1 && (
+        <NativeSelect
+          label="Of cylinder"
+          value={cylinderId}
+          onChange={(event) => setCylinderId(event.currentTarget.value)}
+          data={sheet.cylinders.map(({ id, name: label }) => ({ value: id, label }))}
+        />
+      )}
+      {wantsClaim && (
+        <TextInput
+          label="It claims to stand"
+          placeholder="28 before"
+          value={claim.text}
+          onChange={(event) => claim.setText(event.currentTarget.value)}
+          onBlur={claim.leave}
+          error={claim.error && scaleWords(claim.error)}
+          maxLength={30}
+        />
+      )}
+      <NativeSelect
+        label="Seen from"
+        value={seenFrom}
+        onChange={(event) => setSeenFrom(event.currentTarget.value as Side)}
+        data={(['timing', 'opposite'] as const).map((value) => ({ value, label: sheet.sides[value] }))}
+      />
+      <div className="row">
+        <Button variant="filled" onClick={save}>
+          Keep the mark
+        </Button>
+        <Button variant="quiet" onClick={onLeave}>
+          Leave it
+        </Button>
+      </div>
+    </div>
+  )
+}
