@@ -24,6 +24,28 @@ const screens: readonly (readonly [name: string, path: string, ready: string, th
     ['empty workshop', '/own', 'No engine on the stands yet.'],
     ['new engine', '/demo', 'On the stands', (page) => page.getByRole('button', { name: 'New engine' }).click()],
     ['build sheet', '/demo/engine/tractor', 'How it runs'],
+    ['build sheet of a V-twin', '/demo/engine/sidecar', 'Fires 1 at 0°'],
+    ['on paper', '/demo/engine/sidecar/paper', 'Marks along the rim'],
+    [
+      'readings of the zero',
+      '/demo/job/job-sidecar-1',
+      'It meets',
+      async (page) => {
+        await page
+          .getByRole('button', { name: /^True TDC/ })
+          .filter({ visible: true })
+          .click()
+        await page.getByText('Marks', { exact: true }).click()
+        await page.getByText('Plan the reading').click()
+        await expect(page.getByRole('figure', { name: /^± of TDC against drop/ })).toBeVisible()
+      },
+    ],
+    [
+      'to another cylinder',
+      '/demo/job/job-lifeboat-1',
+      'Next:',
+      (page) => page.getByRole('button', { name: 'To another cylinder' }).click(),
+    ],
     ['half-filled build sheet', '/demo/engine/locomotive', 'How it runs'],
     ['count', '/demo/job/job-tractor-3', 'Lay the chain one tooth further'],
     ['set the cam', '/demo/job/job-sidecar-1', 'It meets'],

@@ -19,7 +19,9 @@ const shots: readonly Shot[] = [
   { name: 'count', path: '/demo/job/job-tractor-3', ready: COUNT },
   { name: 'count-dark', path: '/demo/job/job-tractor-3', ready: COUNT, dark: true },
   { name: 'counting-phone', path: '/demo/job/job-tractor-3', ready: COUNT, phone: true, then: countAgain },
-  { name: 'true-tdc', path: '/demo/job/job-searchlight-1', ready: 'To the pose', then: showTrueTdc },
+  { name: 'true-tdc', path: '/demo/job/job-sidecar-1', ready: 'It meets', then: showTrueTdc },
+  { name: 'zero-readings', path: '/demo/job/job-sidecar-1', ready: 'It meets', then: showReadings },
+  { name: 'paper', path: '/demo/engine/sidecar/paper', ready: 'Marks along the rim' },
   { name: 'chain-off', path: '/demo/job/job-sidecar-1', ready: 'It meets' },
   { name: 'bench-mode', path: '/demo/job/job-tractor-3', ready: COUNT, then: (page) => page.keyboard.press('b') },
   {
@@ -47,6 +49,15 @@ async function showTrueTdc(page: Page) {
     .click()
   await page.getByText('Wheel', { exact: true }).click()
   await expect(page.getByRole('img', { name: /^Degree wheel/ })).toBeVisible()
+}
+
+/** The readings on one scale beside the planning chart of the dial. */
+async function showReadings(page: Page) {
+  await showTrueTdc(page)
+  await page.getByText('Plan the reading').click()
+  const chart = page.getByRole('figure', { name: /^Readings about the zero/ })
+  await expect(chart).toBeVisible()
+  await chart.evaluate((node) => node.scrollIntoView({ block: 'start' }))
 }
 
 for (const { name, path, ready, dark, phone, then } of shots) {

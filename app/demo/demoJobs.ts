@@ -268,7 +268,7 @@ export const demoJobs: readonly DemoJob[] = [
       ...madeSafe(engine),
       ...lash('found', ['4 thou', '5 thou', '4 thou', '7 thou']),
       ...zero(0.5, [18, 101.5], [9, 110.5]),
-      ...dialPairs([2, 43, 76.5], [4, 36, 83.5], [6, 30.5, 89]),
+      ...dialPairs([2, 43, 76.5], [4, 36, 83], [6, 30.5, 89]),
       rimMark('mark-line', 'Long line', 65.5),
       ...half(59.75, 'thumb', 'lobes'),
       camMark('found', 63),

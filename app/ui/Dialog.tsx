@@ -16,10 +16,23 @@ export function Dialog({
   useLayoutEffect(() => {
     const root = document.getElementById('root')
     root?.setAttribute('inert', '')
-    return () => root?.removeAttribute('inert')
+    document.body.classList.add('dialog-open')
+    return () => {
+      root?.removeAttribute('inert')
+      document.body.classList.remove('dialog-open')
+    }
   }, [])
   return (
-    <Modal opened onClose={onClose} title={title} centered size={size} closeButtonProps={{ 'aria-label': 'Close' }}>
+    // Mantine's own scroll lock writes a style element, which the Content-Security-Policy forbids: a class does it here.
+    <Modal
+      opened
+      onClose={onClose}
+      title={title}
+      centered
+      size={size}
+      lockScroll={false}
+      closeButtonProps={{ 'aria-label': 'Close' }}
+    >
       {children}
     </Modal>
   )

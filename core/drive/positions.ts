@@ -1,4 +1,4 @@
-import { polar, type Point } from '../geometry'
+import { placeByDistances, polar, type Point } from '../geometry'
 import type { BuildSheet, Mark, Position, Shaft } from '../model/buildSheet'
 import { wrapTo360 } from '../units'
 
@@ -12,10 +12,35 @@ export function shaftPoint(sheet: BuildSheet, shaft: Shaft, seen: readonly strin
 export function pointOf(sheet: BuildSheet, position: Position, seen: readonly string[] = []): Point | undefined {
   if (position.how === 'origin') return { x: 0, y: 0 }
   if (position.how === 'xy') return { x: position.xMm.value, y: position.yMm.value }
+  if (position.how === 'distances') return byDistances(sheet, position, seen)
   const from = sheet.shafts.find(({ id }) => id === position.fromShaftId)
   const start = from && shaftPoint(sheet, from, seen)
   if (!start || !position.distanceMm || !position.directionDeg) return undefined
   return polar(start, position.distanceMm.value, position.directionDeg.value)
+}
+
+/** Where calliper distances from placed shafts put a point, and how badly more than two of them fit; undefined until two are known. */
+export function fitDistances(
+  sheet: BuildSheet,
+  { from, side }: Extract<Position, { how: 'distances' }>,
+  seen: readonly string[] = [],
+) {
+  const measured = from.flatMap(({ shaftId, distanceMm }) => {
+    const shaft = sheet.shafts.find(({ id }) => id === shaftId)
+    const point = shaft && shaftPoint(sheet, shaft, seen)
+    return point && distanceMm ? [{ from: point, distanceMm: distanceMm.value }] : []
+  })
+  const [a, b] = measured
+  if (!a || !b) return undefined
+  const [dx, dy] = [b.from.x - a.from.x, b.from.y - a.from.y]
+  const sign = side === 'left' ? 1 : -1
+  const towards = { x: (a.from.x + b.from.x) / 2 - sign * dy * 10, y: (a.from.y + b.from.y) / 2 + sign * dx * 10 }
+  return placeByDistances(measured, towards)
+}
+
+function byDistances(sheet: BuildSheet, position: Extract<Position, { how: 'distances' }>, seen: readonly string[]) {
+  const placed = fitDistances(sheet, position, seen)
+  return placed?.ok ? placed.value.point : undefined
 }
 
 /** Angle of a mark on its member from the centre of tooth gap 0, counter-clockwise from the timing side. */

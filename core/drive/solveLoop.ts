@@ -1,8 +1,7 @@
-import type { Point } from '../geometry'
-import { bisect } from '../kinematics'
+import { findRoot, type Point } from '../geometry'
 import type { BuildSheet, Loop, Member } from '../model/buildSheet'
 import { err, ok, type Result } from '../result'
-import { planeSign } from '../units'
+import { driverOf, travelSign } from './driver'
 import { bowRun, solvePath, type Path, type PathError, type PathMember } from './path'
 import { pointOf, shaftPoint } from './positions'
 import { pulleyRadiusMm, sprocketRadiusMm } from './sprocket'
@@ -21,6 +20,19 @@ export interface SolvedLoop {
   readonly tensionerTravelMm?: number
   /** Pitches over what the path needs with the tensioner away. */
   readonly slackPitches: number
+  readonly driverId: string | undefined
+  /** The runs in the order of travel, from the driver on. */
+  readonly runs: readonly SolvedRun[]
+  /** Tensioners that stand on a run which the drive pulls straight: they can take up nothing there. */
+  readonly tensionersOnTightRun: readonly string[]
+}
+
+export interface SolvedRun {
+  readonly fromMemberId: string
+  readonly toMemberId: string
+  /** Slack: from the driver to the first wheel that it drives. Every run after that is pulled. */
+  readonly kind: 'tight' | 'slack'
+  readonly pitches: number
 }
 
 export type LoopError =
@@ -56,6 +68,7 @@ interface Layout {
   readonly pitchMm: number
   readonly drawn: SolvedLoop['drawn']
   readonly gaps: readonly LoopGap[]
+  readonly inside: 1 | -1
 }
 
 function layOut(sheet: BuildSheet, loop: Loop): Layout {
@@ -64,15 +77,16 @@ function layOut(sheet: BuildSheet, loop: Loop): Layout {
   if (!loop.pitchMm) gaps.push('pitch')
   if (!loop.pitches) gaps.push('pitches')
   const pitchMm = loop.pitchMm?.value ?? SCHEMATIC_PITCH_MM
-  const inside = planeSign(sheet.running?.value ?? 'clockwise')
+  const inside = travelSign(sheet, loop)
   const radius = loop.kind === 'toothedBelt' ? pulleyRadiusMm : sprocketRadiusMm
   const placed = loop.path.flatMap(({ memberId, passed }) => {
     const member = sheet.members.find(({ id }) => id === memberId)
-    if (!member || member.kind === 'tensioner') return []
+    if (!member || isFloating(member)) return []
     const shaft = sheet.shafts.find(({ id }) => id === member.shaftId)
     const centre = shaft ? shaftPoint(sheet, shaft) : member.position && pointOf(sheet, member.position)
     const teeth = member.teeth?.value
-    const radiusMm = teeth ? radius(pitchMm, teeth) : member.radiusMm?.value
+    const plain = member.radiusMm && member.radiusMm.value + (member.allowanceMm?.value ?? 0)
+    const radiusMm = teeth ? radius(pitchMm, teeth) : plain
     if (!shaft && (!centre || radiusMm === undefined || radiusMm <= 0)) {
       gaps.push('guide')
       return []
@@ -89,75 +103,120 @@ function layOut(sheet: BuildSheet, loop: Loop): Layout {
         loop.pitches?.value,
         pitchMm,
       )
-  return { members, pitchMm, drawn: known ? 'toScale' : 'schematic', gaps }
+  return { members, pitchMm, drawn: known ? 'toScale' : 'schematic', gaps, inside }
 }
 
-/** Sprockets one above the other, so far apart that the loop closes, or a plain distance when its length is unknown. */
+/** A tensioner without a place of its own stands where the length of the loop puts it. */
+const isFloating = ({ kind, position, shaftId }: Member) => kind === 'tensioner' && !position && !shaftId
+
+/** Wheels in the order of the path, two one above the other, more round a circle, so far apart that the loop closes; or at a plain
+ *  distance when its length is unknown. Those passed outside stand further in, as they would. */
 function schematic(
   placed: readonly (Omit<SolvedMember, 'centre'> & { centre?: Point | undefined })[],
   pitches: number | undefined,
   pitchMm: number,
 ) {
   const reach = placed.reduce((sum, { radiusMm }) => sum + radiusMm, 0)
-  const at = (apartMm: number) =>
-    placed.map((member, i): SolvedMember => ({ ...member, centre: { x: 0, y: i * apartMm } }))
+  const inside = placed[0]?.side ?? 1
+  const place = (i: number, apartMm: number): Point => {
+    if (placed.length === 2) return { x: 0, y: i * apartMm }
+    const turn = -Math.PI / 2 + (inside * 2 * Math.PI * i) / placed.length
+    const out = placed[i]?.side === inside ? 1 : 0.45
+    return { x: out * apartMm * Math.cos(turn), y: out * apartMm * Math.sin(turn) }
+  }
+  const at = (apartMm: number) => placed.map((member, i): SolvedMember => ({ ...member, centre: place(i, apartMm) }))
   const lengthAt = (apartMm: number) => {
     const path = solvePath(at(apartMm), pitchMm)
     return path.ok ? path.value.pitches : 0
   }
   const leastMm = reach * 1.02
   if (!pitches || lengthAt(leastMm) > pitches) return at(reach * 1.6)
-  return at(bisect((apartMm) => lengthAt(apartMm) - pitches, leastMm, leastMm + pitches * pitchMm))
+  return at(findRoot((apartMm) => lengthAt(apartMm) - pitches, leastMm, leastMm + pitches * pitchMm))
 }
 
 function closeLoop(sheet: BuildSheet, loop: Loop, base: Layout, path: Path): Result<SolvedLoop, LoopError> {
   const whole = loop.pitches?.value ?? 2 * Math.ceil((path.pitches - 1e-9) / 2)
   const slackPitches = whole - path.pitches
   const { members, drawn } = base
-  const common = { loopId: loop.id, pitches: whole, drawn, slackPitches }
+  const driverId = driverOf(sheet, loop)?.id
+  const common = { loopId: loop.id, pitches: whole, drawn, slackPitches, driverId }
   if (slackPitches < -0.01) {
     return err({ code: 'loopTooShort', shortPitches: -slackPitches, needsPitches: path.pitches })
   }
-  const tensioner = loop.path
-    .map(({ memberId, passed }) => ({ passed, member: sheet.members.find(({ id }) => id === memberId) }))
-    .find(({ member }) => member?.kind === 'tensioner')
-  const radiusMm = tensioner?.member?.radiusMm?.value
-  if (tensioner?.member && radiusMm && slackPitches > 0.01 && drawn === 'toScale') {
-    const seated = seatTensioner(base, path, {
-      memberId: tensioner.member.id,
-      radiusMm,
-      passed: tensioner.passed,
-      whole,
-    })
+  const slackFrom = Math.max(
+    0,
+    members.findIndex(({ memberId }) => memberId === driverId),
+  )
+  const floating = loop.path.flatMap((part, i) => {
+    const member = sheet.members.find(({ id }) => id === part.memberId)
+    return member && isFloating(member) ? [{ member, passed: part.passed, after: placedBefore(loop, members, i) }] : []
+  })
+  const [tensioner] = floating
+  const plain = tensioner?.member.radiusMm
+  const radiusMm = plain && plain.value + (tensioner.member.allowanceMm?.value ?? 0)
+  if (tensioner && radiusMm && slackPitches > 0.01 && drawn === 'toScale') {
+    const { member, passed, after } = tensioner
+    const seated = seatTensioner(base, path, { memberId: member.id, radiusMm, passed, whole, after })
     if (!seated) return err({ code: 'loopTooLong', overPitches: slackPitches })
-    return ok({ ...common, gaps: base.gaps, ...seated })
+    return ok({ ...common, gaps: base.gaps, ...seated, ...runsOf(sheet, driverId, seated.path, seated.members) })
   }
   const gaps: LoopGap[] = tensioner && !radiusMm ? [...base.gaps, 'tensionerRadius'] : [...base.gaps]
   if (!tensioner && slackPitches > MOST_FREE_SLACK_PITCHES)
     return err({ code: 'loopTooLong', overPitches: slackPitches })
-  const inside = members[0]?.side ?? 1
-  return ok({ ...common, gaps, members, path: bowRun(path, 0, whole, inside) })
+  const bowed = bowRun(path, slackFrom, whole, base.inside)
+  return ok({ ...common, gaps, members, path: bowed, ...runsOf(sheet, driverId, bowed, members) })
 }
 
-/** The tensioner comes square into the middle of the run that leaves the crank (the slack one) until the loop closes. */
+/** The placed member that a floating one comes after on the path. */
+function placedBefore(loop: Loop, members: readonly SolvedMember[], at: number): number {
+  for (let back = 1; back <= loop.path.length; back++) {
+    const id = loop.path.at((at - back) % loop.path.length)?.memberId
+    const place = members.findIndex(({ memberId }) => memberId === id)
+    if (place >= 0) return place
+  }
+  return 0
+}
+
+/** Runs from the driver on, slack until the first wheel that is driven; and the tensioners that do not stand on slack. */
+function runsOf(sheet: BuildSheet, driverId: string | undefined, path: Path, members: readonly SolvedMember[]) {
+  const start = Math.max(
+    0,
+    members.findIndex(({ memberId }) => memberId === driverId),
+  )
+  const order = members.map((_member, i) => members[(start + i) % members.length] as SolvedMember)
+  const lengths = new Map(
+    path.pieces.flatMap((piece) => (piece.kind === 'run' ? [[piece.fromMemberId, piece.pitches]] : [])),
+  )
+  let kind: SolvedRun['kind'] = 'slack'
+  const runs = order.map(({ memberId, shaftId }, i): SolvedRun => {
+    if (i > 0 && shaftId && sheet.shafts.some(({ id, kind: what }) => id === shaftId && what !== 'idler'))
+      kind = 'tight'
+    const toMemberId = (order[(i + 1) % order.length] as SolvedMember).memberId
+    return { fromMemberId: memberId, toMemberId, kind, pitches: lengths.get(memberId) ?? 0 }
+  })
+  const tensionersOnTightRun = order
+    .filter(
+      ({ kind: what, memberId }) =>
+        what === 'tensioner' && runs.some((run) => run.toMemberId === memberId && run.kind === 'tight'),
+    )
+    .map(({ memberId }) => memberId)
+  return { runs, tensionersOnTightRun }
+}
+
+/** The tensioner comes square into the middle of the run it stands on, until the loop closes. */
 function seatTensioner(
-  { members, pitchMm }: Layout,
+  { members, pitchMm, inside }: Layout,
   path: Path,
   {
     memberId,
     radiusMm,
     passed,
     whole,
-  }: { memberId: string; radiusMm: number; passed: 'inside' | 'outside'; whole: number },
+    after: index,
+  }: { memberId: string; radiusMm: number; passed: 'inside' | 'outside'; whole: number; after: number },
 ) {
-  const runs = path.pieces.filter((piece) => piece.kind === 'run')
-  const index = runs.reduce(
-    (longest, run, i) => (i < runs.length - 1 && run.lengthMm > (runs[longest]?.lengthMm ?? 0) ? i : longest),
-    0,
-  )
-  const run = runs[index]
+  const run = path.pieces.filter((piece) => piece.kind === 'run')[index]
   if (!run) return undefined
-  const inside = members[0]?.side ?? 1
   const side = (passed === 'inside' ? inside : -inside) as 1 | -1
   const along = { x: (run.to.x - run.from.x) / run.lengthMm, y: (run.to.y - run.from.y) / run.lengthMm }
   const towardsCentre = { x: -side * along.y, y: side * along.x }
@@ -177,7 +236,7 @@ function seatTensioner(
     return bent.ok ? bent.value.pitches : Infinity
   }
   const mostMm = run.lengthMm / 2
-  const travelMm = bisect((travel) => lengthAt(travel) - whole, 1e-6, mostMm)
+  const travelMm = findRoot((travel) => lengthAt(travel) - whole, 1e-6, mostMm)
   const bent = solvePath(withIt(travelMm), pitchMm)
   if (!bent.ok || Math.abs(bent.value.pitches - whole) > 1e-3) return undefined
   return { members: withIt(travelMm), path: bent.value, tensionerTravelMm: travelMm }

@@ -1,3 +1,5 @@
 export * from './tolerance'
 export * from './point'
 export * from './tangent'
+export * from './placeByDistances'
+export * from './findRoot'

@@ -73,7 +73,8 @@ function missedTurn(
   if (towardsDeg === undefined || at === undefined || cycleDeg === 360) return undefined
   const offDeg = wrapToSigned(at + deg - towardsDeg, cycleDeg)
   if (Math.abs(Math.abs(offDeg) - 360) > SAME_MARK_DEG) return undefined
-  return deg < 0 ? 'shortWayBack' : 'oneTurnTooMany'
+  if (deg < 0) return 'shortWayBack'
+  return deg < wrapToCycle(towardsDeg - at, cycleDeg) ? 'oneTurnShort' : 'oneTurnTooMany'
 }
 
 function nextOvershot({ overshot }: Rotation, { deg, ended }: EntryOf<'turned'>): Rotation['overshot'] {

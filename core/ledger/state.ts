@@ -23,8 +23,8 @@ export interface CrankPlace {
   readonly lastDirection: 1 | -1 | undefined
   /** A mark was overshot: come again from so far back. */
   readonly freshApproach: { readonly direction: 1 | -1; readonly stillBackDeg: number } | undefined
-  /** The last turn ended on another turn of the cycle than was meant: one too many, or the short way backwards. */
-  readonly missed: 'oneTurnTooMany' | 'shortWayBack' | undefined
+  /** The last turn ended on another turn of the cycle than was meant: one too many, one short, or the short way backwards. */
+  readonly missed: 'oneTurnTooMany' | 'oneTurnShort' | 'shortWayBack' | undefined
   /** The degree wheel and the turns entered disagree by so much. */
   readonly wheelDisagreesDeg: number | undefined
 }

@@ -157,6 +157,10 @@ describe('on the right place of the wheel and the wrong turn of the cycle', () =
   ] as const)('turned %d towards overlap: %s', (deg, missed) =>
     expect(stateAfter([...halfProved, toOverlap(deg)]).crank.missed).toBe(missed),
   )
+  test('one turn short of a place more than a turn ahead', () => {
+    const short: EntryDraft = { kind: 'turned', deg: 90, ended: 'onMark', towardsDeg: 450 }
+    expect(stateAfter([...halfProved, short]).crank.missed).toBe('oneTurnShort')
+  })
   test('the short way backwards is caught', () => {
     const back: EntryDraft = { kind: 'turned', deg: -45, ended: 'onMark', towardsDeg: 315 }
     const toFar: EntryDraft = { ...back, towardsDeg: 675 } as EntryDraft

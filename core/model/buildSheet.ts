@@ -24,6 +24,16 @@ export const positionSchema = z.discriminatedUnion('how', [
     directionDeg: trustedDegSchema.optional(),
   }),
   z.strictObject({ how: z.literal('xy'), xMm: trustedMmSchema, yMm: trustedMmSchema }),
+  /** By calliper from shafts that are placed already; two leave a mirror image, `side` says which. */
+  z.strictObject({
+    how: z.literal('distances'),
+    from: z
+      .array(z.strictObject({ shaftId: idSchema, distanceMm: trustedMmSchema.optional() }))
+      .min(2)
+      .max(6),
+    /** Left or right of the line from the first to the second, seen from the timing side. */
+    side: z.enum(['left', 'right']),
+  }),
 ])
 
 export const bankSchema = z.strictObject({
@@ -68,7 +78,17 @@ export const memberSchema = z.strictObject({
   teeth: trusted(teethSchema).optional(),
   /** To the pin or pitch line; for members without teeth. */
   radiusMm: trustedMmSchema.optional(),
+  /** What has to be added to that radius to come to the pin or pitch line: half a plate's height, the back of a belt. */
+  allowanceMm: trustedMmSchema.optional(),
   position: positionSchema.optional(),
+})
+
+/** A painted link or printed line of a loop, so many pitches on from the one before it. */
+export const paintSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  style: z.enum(['single', 'double', 'pair']),
+  pitchesOn: z.number().min(0).max(2000).multipleOf(0.5),
 })
 
 export const loopSchema = z.strictObject({
@@ -80,6 +100,7 @@ export const loopSchema = z.strictObject({
   pitches: trusted(z.number().int().min(6).max(2000)).optional(),
   /** In the order the loop meets them, running, from the crank along the slack run. */
   path: z.array(z.strictObject({ memberId: idSchema, passed: z.enum(['inside', 'outside']) })).max(40),
+  painted: z.array(paintSchema).max(40).optional(),
 })
 
 export const couplingSchema = z.strictObject({

@@ -2,7 +2,7 @@ import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { fixed, wrapToCycle, wrapToSigned } from '@link-count/core/units'
 import { DegreesInput, useDegreesField, useWheelField, WheelInput } from '../../ui/fields'
-import { handWords, reasonWords, sideName } from '../../ui/wording'
+import { handWords, missedTurnWords, reasonWords, sideName } from '../../ui/wording'
 import { useBench } from './JobContext'
 import { Dialog } from '../../ui/Dialog'
 import type { TurnTarget } from './turnPlan'
@@ -51,10 +51,11 @@ export function TurnedDialog({
     wheel.drop()
     onClose()
   }
+  const turnedDeg = degrees.value === undefined ? undefined : way === 'on' ? degrees.value : -degrees.value
   const missed =
-    planned === undefined || degrees.value === undefined || ended !== 'onMark'
+    planned === undefined || turnedDeg === undefined || ended !== 'onMark'
       ? undefined
-      : missedWords((way === 'on' ? degrees.value : -degrees.value) - planned, sheet.cycleDeg)
+      : missedTurn(turnedDeg - planned, turnedDeg, sheet.cycleDeg)
   return (
     <Dialog title="I have turned it" size="md" onClose={onClose}>
       <div className="stack">
@@ -95,7 +96,7 @@ export function TurnedDialog({
         )}
         {missed && (
           <p className="warn" role="alert">
-            {missed}
+            {missedTurnWords[missed]}
           </p>
         )}
         <Button variant="filled" onClick={accept}>
@@ -106,11 +107,9 @@ export function TurnedDialog({
   )
 }
 
-/** On the mark again, and half a cycle off: it looks right and is not. */
-function missedWords(overDeg: number, cycleDeg: number): string | undefined {
+function missedTurn(overDeg: number, turnedDeg: number, cycleDeg: number): keyof typeof missedTurnWords | undefined {
   const off = wrapToSigned(overDeg, cycleDeg)
   if (cycleDeg === 360 || Math.abs(Math.abs(off) - 360) > 20) return undefined
-  return overDeg > 0
-    ? 'That is one turn too many: the mark is back, and every cam is half a turn on. Go on one more full turn.'
-    : 'That is the short way backwards: the mark looks right, and the cycle is a turn out.'
+  if (turnedDeg < 0) return 'shortWayBack'
+  return overDeg > 0 ? 'oneTurnTooMany' : 'oneTurnShort'
 }

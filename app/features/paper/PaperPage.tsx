@@ -135,7 +135,7 @@ function Paper({ engine, sheet }: { engine: Engine; sheet: BuildSheet }) {
             />
           </div>
           {places ? (
-            <Places places={places} laid={laid.text} />
+            <Places places={places} laid={laid.text} sheet={sheet} />
           ) : (
             <p>With the rim measured, every angle has its place in millimetres.</p>
           )}
@@ -222,7 +222,9 @@ function runningFrom(sheet: BuildSheet, side: 'timing' | 'opposite'): Hand {
   return side === 'timing' ? fromTiming : otherHand(fromTiming)
 }
 
-function Places({ places, laid }: { places: readonly RimPlace[]; laid: string }) {
+function Places({ places, laid, sheet }: { places: readonly RimPlace[]; laid: string; sheet: BuildSheet }) {
+  const zero = sheet.cylinders.find(({ id }) => id === sheet.zeroCylinderId)?.name
+  const of = sheet.cylinders.length > 1 ? ` of ${zero}` : ''
   const other = otherHand(laid as Hand)
   return (
     <div className="paper-scroll" tabIndex={0} role="region" aria-label="Places along the rim">
@@ -240,7 +242,10 @@ function Places({ places, laid }: { places: readonly RimPlace[]; laid: string })
           {places.map(({ name, afterDeg, shortWayMm, fromDatumMm, inches }, i) => (
             <tr key={i}>
               <th scope="row">{name}</th>
-              <td>{aboutTdc(afterDeg)}</td>
+              <td>
+                {aboutTdc(afterDeg)}
+                {of}
+              </td>
               <td className="reading">
                 {formatMm(Math.abs(shortWayMm), 1)} {Math.abs(shortWayMm) < 0.05 ? '' : shortWayMm > 0 ? laid : other}
               </td>

@@ -4,11 +4,16 @@ import type { JobView } from '../../domain/views'
 export function unprovedOf({ state, sheet, steps }: Pick<JobView, 'state' | 'sheet' | 'steps'>): string[] {
   const open = (kind: string) => steps.some(({ step, status }) => step.kind === kind && status.outcome !== 'done')
   const words: string[] = []
-  if (!state.zero) words.push('True TDC was not found')
+  if (state.zeros.life === 'inDoubt') words.push('The zero is in doubt: the wheel was disturbed and not read again')
+  else if (!state.zero) words.push('True TDC was not found')
   else if (!state.zero.proved) words.push('True TDC: one witness')
-  if (state.half.known === 'unknown' && state.crank.deg === undefined)
+  if (state.zeros.life === 'slipped')
+    words.push('The wheel had slipped, and what was read before that was noticed stands unsettled')
+  if (state.zeros.retake.size > 0) words.push('Readings put down to be taken again are still in the ledger')
+  const fourStroke = sheet.cycleDeg === 720
+  if (fourStroke && state.half.known === 'unknown' && state.crank.deg === undefined)
     words.push('Firing or overlap was not established')
-  if (state.half.known === 'read') words.push('Firing or overlap: one witness')
+  if (fourStroke && state.half.known === 'read') words.push('Firing or overlap: one witness')
   if (state.half.known === 'conflict') words.push('Firing or overlap: the witnesses contradict each other')
   for (const shaft of sheet.shafts.filter(({ kind }) => kind === 'cam')) {
     const left = state.timing[shaft.id]?.left

@@ -40,7 +40,7 @@ export function CrankSection() {
       />
       <MmField
         id="plug-depth"
-        label="Plug seat to crown, piston at the top"
+        label="Plug seat to crown, at the top"
         help="Probed down the plug’s or injector’s hole: it gives the length of a stop."
         value={sheet.plugDepthMm}
         change={(value) => (s) => withValue(s, 'plugDepthMm', value)}

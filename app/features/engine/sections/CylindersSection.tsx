@@ -40,7 +40,7 @@ const names = (sheet: BuildSheet, ids: readonly string[]) =>
 export function CylindersSection() {
   const { sheet } = useSheetEditor()
   if (sheet.cylinders.length === 1) return null
-  const many = sheet.cylinders.length > 4
+  const few = sheet.cylinders.length === 2 || sheet.layout === 'radial'
   return (
     <Section
       title="Cylinders"
@@ -50,7 +50,7 @@ export function CylindersSection() {
       <Throws />
       <Order />
       <Judgement />
-      <details className="section wide-field" open={!many}>
+      <details className="section wide-field" open={few}>
         <summary>
           Each cylinder <span className="soft">{sheet.cylinders.length}, from the timing side</span>
         </summary>

@@ -1,4 +1,5 @@
 import { SegmentedControl } from '@mantine/core'
+import { turnsToMeet } from '@link-count/core/marks'
 import type { BuildSheet } from '@link-count/core/model'
 import { PART_IDS as ids } from '@link-count/core/starters'
 import { upFromPlane } from '@link-count/core/units'
@@ -55,6 +56,7 @@ export function MarksSection() {
       {MARKS.map(({ id, words }) => {
         const mark = sheet.marks.find((one) => one.id === id)
         const points = mark?.pointsAtDeg
+        const turns = mark && turnsToMeet(sheet, mark)
         return (
           <div className="mark-fields" key={id}>
             <DirectionField
@@ -79,6 +81,11 @@ export function MarksSection() {
                   { value: 'tip', label: 'tooth tip' },
                 ]}
               />
+              {turns !== undefined && (
+                <p className="soft">
+                  Back at its pointer every {turns === 1 ? 'turn' : `${turns} turns`} of the crank.
+                </p>
+              )}
             </div>
           </div>
         )

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react'
 import { firingDegOf } from '@link-count/core/cylinders'
 import { cycleEvents, strokesOf, type Stroke } from '@link-count/core/runSheet'
 import { fixed } from '@link-count/core/units'
-import { turnWords } from '../../../ui/wording'
+import { missedTurnWords, turnWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { NextCylinder } from '../NextCylinder'
 import { eventWords, nextThing } from '../turnPlan'
@@ -120,11 +120,7 @@ export function Strip() {
       </div>
       <p className="strip-next">
         {state.crank.missed ? (
-          <strong className="brass">
-            {state.crank.missed === 'oneTurnTooMany'
-              ? 'One turn too many: the mark looks right, and the cycle is a turn on.'
-              : 'The short way back: the mark looks right, and the cycle is a turn out.'}
-          </strong>
+          <strong className="brass">{missedTurnWords[state.crank.missed]}</strong>
         ) : next ? (
           <>
             Next: <strong>{eventWords(next.event, view)}</strong>, {turnWords(next.aheadDeg, sheet, side)}

@@ -41,6 +41,11 @@ export function TimingReadings({
       <Section title="An opening and a closing" done={has('valveEvents')} open={false}>
         <Events step={step} phase={phase} />
       </Section>
+      {timing && sheet.cycleDeg === 720 && view.state.crank.deg === undefined && (
+        <p className="soft">
+          The half of the cycle is not known, so a cam half a turn out would read the same here: see Which TDC.
+        </p>
+      )}
       {timing && <WholeTeeth latenessDeg={timing.latenessDeg} shaft={shaft} />}
       {timing && (
         <p className="result">

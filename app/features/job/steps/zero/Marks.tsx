@@ -80,9 +80,13 @@ function OneMark({
     })
     field.drop()
   }
-  const claim = mark
-    ? `${cutForWords[mark.cutFor]}${mark.claimDeg ? `, ${claimWords(mark, sheet)}` : ''}`
-    : 'A claim to be tested, not averaged in.'
+  const plainTdc = mark?.cutFor === 'tdc' && mark.claimDeg?.value === 0
+  const cylinderName = sheet.cylinders.find(({ id }) => id === mark?.cylinderId)?.name ?? ''
+  const claim = !mark
+    ? 'A claim to be tested, not averaged in.'
+    : plainTdc
+      ? `Cut for TDC of ${cylinderName}`
+      : `Cut for ${cutForWords[mark.cutFor]}${mark.claimDeg ? `, ${claimWords(mark, sheet)}` : ''}`
   return (
     <div className="stack mark-claim">
       <WheelInput

@@ -1,0 +1,197 @@
+import type { BuildSheet, Loop, Mark, Shaft } from '../model/buildSheet'
+import { ratioValue } from '../units'
+import { expectedCount, type ExpectedCount } from './counts'
+import { placeOnPath } from './path'
+import { gapZeroDeg, markAngleDeg } from './positions'
+import type { SolvedLoop } from './solveLoop'
+import { ratioOfShaft } from './walkDrive'
+
+/** A stretch of a loop from one mark to the next, as it travels: what is counted in one go. */
+export interface Section {
+  readonly id: string
+  readonly loopId: string
+  readonly from: Mark
+  readonly to: Mark
+  /** Slack when the run that the driver pays out lies in it; counting there says nothing before the tensioner is on. */
+  readonly run: 'tight' | 'slack'
+  readonly expected: ExpectedCount | undefined
+}
+
+/** The sections of a loop between its marks for the reference pose, in the order of travel from the driver's mark. With the marks'
+ *  directions known they are ordered by where they stand on the loop; else by the path. Empty with fewer than two marked wheels. */
+export function sectionsOf(sheet: BuildSheet, loop: Loop, solved: SolvedLoop | undefined): Section[] {
+  const onLoop = loop.path.flatMap(({ memberId }) =>
+    sheet.marks.filter((mark) => mark.cutFor === 'pose' && mark.memberId === memberId),
+  )
+  if (new Set(onLoop.map(({ memberId }) => memberId)).size < 2) return []
+  const driverId = solved?.driverId
+  const places = new Map(onLoop.map((mark) => [mark.id, placeOf(sheet, solved, mark)]))
+  const placed = onLoop.every(({ id }) => places.get(id) !== undefined)
+  const ordered = placed ? [...onLoop].sort((a, b) => (places.get(a.id) ?? 0) - (places.get(b.id) ?? 0)) : onLoop
+  const first = Math.max(
+    0,
+    ordered.findIndex(({ memberId }) => memberId === driverId),
+  )
+  const turned = [...ordered.slice(first), ...ordered.slice(0, first)]
+  return turned.map((from, i): Section => {
+    const to = turned[(i + 1) % turned.length] as Mark
+    return {
+      id: `${from.id}>${to.id}`,
+      loopId: loop.id,
+      from,
+      to,
+      run: from.memberId === driverId && to.memberId !== driverId ? 'slack' : 'tight',
+      expected: expectedCount(sheet, solved, from, to),
+    }
+  })
+}
+
+function placeOf(sheet: BuildSheet, solved: SolvedLoop | undefined, mark: Mark): number | undefined {
+  const teeth = sheet.members.find(({ id }) => id === mark.memberId)?.teeth?.value
+  const gapZero = gapZeroDeg(sheet, mark.memberId)
+  if (!solved || solved.drawn !== 'toScale' || !teeth || gapZero === undefined) return undefined
+  return placeOnPath(solved.path, { memberId: mark.memberId, teeth, deg: gapZero + markAngleDeg(mark, teeth) })
+    ?.atPitches
+}
+
+/** What was found in a section, in pitches. */
+export interface SectionCount {
+  readonly sectionId: string
+  readonly foundPitches: number
+}
+
+export interface WheelLateness {
+  readonly memberId: string
+  readonly shaft: Shaft
+  /** Whole pitches that the wheel stands late (+) or early (-) on the loop, and the rest of it. */
+  readonly teethLate: number
+  readonly restPitches: number
+  /** At the crank, this loop's part alone. */
+  readonly latenessDeg: number
+  readonly restDeg: number
+  readonly toothCrankDeg: number
+  /** Sections it was worked out through, back to the driver. */
+  readonly through: readonly string[]
+}
+
+/** How late every driven wheel of a loop stands, from counts between neighbouring marks. Found less expected in a section is the
+ *  upstream wheel's lateness less the downstream one's, the driver's being nothing, so wheels are worked out from the driver outwards
+ *  along the pulled runs; a section with slack in it is used only for a wheel that no other count reaches.
+ *  Source: handbook 8, taken over several wheels. */
+export function latenessByCounts(
+  sheet: BuildSheet,
+  sections: readonly Section[],
+  counts: readonly SectionCount[],
+  driverId: string | undefined,
+): WheelLateness[] {
+  const late = new Map<string, { pitches: number; through: string[] }>()
+  if (driverId === undefined) return []
+  late.set(driverId, { pitches: 0, through: [] })
+  const overs = sections.flatMap((section) => {
+    const found = counts.findLast(({ sectionId }) => sectionId === section.id)
+    return found && section.expected ? [{ section, over: found.foundPitches - section.expected.pitches }] : []
+  })
+  const spread = (use: typeof overs) => {
+    for (let again = true; again;) {
+      again = false
+      for (const { section, over } of use) {
+        const [up, down] = [section.from.memberId, section.to.memberId]
+        const [upLate, downLate] = [late.get(up), late.get(down)]
+        if (downLate && !upLate)
+          late.set(up, { pitches: downLate.pitches + over, through: [...downLate.through, section.id] })
+        else if (upLate && !downLate)
+          late.set(down, { pitches: upLate.pitches - over, through: [...upLate.through, section.id] })
+        else continue
+        again = true
+      }
+    }
+  }
+  spread(overs.filter(({ section }) => section.run === 'tight'))
+  spread(overs)
+  return [...late].flatMap(([memberId, { pitches, through }]) => {
+    const member = sheet.members.find(({ id }) => id === memberId)
+    const shaft = sheet.shafts.find(({ id }) => id === member?.shaftId)
+    if (memberId === driverId || !member?.teeth || !shaft) return []
+    const toothCrankDeg = 360 / member.teeth.value / Math.abs(ratioValue(ratioOfShaft(sheet, shaft)))
+    const teethLate = Math.round(pitches) + 0
+    const restPitches = pitches - teethLate
+    return [
+      {
+        memberId,
+        shaft,
+        teethLate,
+        restPitches,
+        latenessDeg: pitches * toothCrankDeg,
+        restDeg: restPitches * toothCrankDeg,
+        toothCrankDeg,
+        through,
+      },
+    ]
+  })
+}
+
+export interface LoopMove {
+  readonly memberId: string
+  /** Teeth to lay the loop over that wheel, + = further in the running direction. */
+  readonly layTeeth: number
+  /** Lateness at the crank that is left on it, this loop's part. */
+  readonly leftoverDeg: number
+}
+
+/** The moves that put every wheel of a loop right, and what each section then has to count. Each wheel has its own error, so each is
+ *  moved by its own teeth; the run with slack in it takes up what the others give. */
+export function movesOf(
+  sections: readonly Section[],
+  lateness: readonly WheelLateness[],
+  counts: readonly SectionCount[],
+): {
+  readonly moves: readonly LoopMove[]
+  readonly then: readonly { readonly sectionId: string; readonly pitches: number }[]
+} {
+  const moves = lateness.map(({ memberId, teethLate, restDeg }) => ({
+    memberId,
+    layTeeth: -teethLate + 0,
+    leftoverDeg: restDeg,
+  }))
+  const laid = (memberId: string) => moves.find((move) => move.memberId === memberId)?.layTeeth ?? 0
+  const then = sections.flatMap((section) => {
+    const found = counts.findLast(({ sectionId }) => sectionId === section.id)
+    if (!found) return []
+    // Laying the loop further over a wheel puts more of it behind the wheel's mark and less before it.
+    const pitches = found.foundPitches + laid(section.from.memberId) - laid(section.to.memberId)
+    return [{ sectionId: section.id, pitches }]
+  })
+  return { moves, then }
+}
+
+export interface LinkMapPlace {
+  readonly markId: string
+  readonly name: string
+  /** Pitches on from the first mark, along the travel. */
+  readonly atPitches: number
+  /** The whole link or gap that it comes to, and how far off it that is. */
+  readonly nearest: number
+  readonly offPitches: number
+  readonly onNearestEngaged: boolean
+}
+
+/** The whole loop unrolled, numbered from the driver's mark: where each mark lies, so where paint belongs on a blank loop. Undefined
+ *  unless every section's count is known. */
+export function linkMap(sections: readonly Section[]): readonly LinkMapPlace[] | undefined {
+  let at = 0
+  const places: LinkMapPlace[] = []
+  for (const { from, expected } of sections) {
+    if (!expected) return undefined
+    const nearest = Math.round(at * 2) / 2
+    places.push({
+      markId: from.id,
+      name: from.name,
+      atPitches: at,
+      nearest,
+      offPitches: at - nearest,
+      onNearestEngaged: expected.movedFrom !== 0,
+    })
+    at += expected.pitches
+  }
+  return places
+}
