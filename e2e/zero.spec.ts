@@ -19,7 +19,7 @@ test('a dial-indicator job on a V-twin, from fitting the wheel to both TDCs mark
   await actor.press('New engine')
   await actor.write('What you call it', 'Pump twin')
   await actor.choose('Cylinders stand', 'in a V')
-  await actor.press('A camshaft on a chain from the crank', 'checkbox')
+  await actor.choose('Camshafts are driven by', 'none, or not of this kind')
   await actor.press('Begin its build sheet')
   await actor.choose('The crank runs, seen from the timing side', 'clockwise')
   await actor.write('Stroke', '82 mm')

@@ -63,11 +63,16 @@ function sheetOf(engine: DemoEngine): BuildSheet {
     at: STARTED,
     cylinders: engine.cylinders,
     layout: engine.layout ?? 'inLine',
+    drive: engine.drive?.shape ?? 'oneChain',
     guide: engine.guide !== undefined,
     tensioner: engine.tensioner,
   })
   const { guide } = engine
-  const teeth: Record<string, number> = { [ids.crankSprocket]: engine.crankTeeth, [ids.camSprocket]: engine.camTeeth }
+  const { drive } = engine
+  const teeth: Readonly<Record<string, number | undefined>> = drive?.teeth ?? {
+    [ids.crankSprocket]: engine.crankTeeth,
+    [ids.camSprocket]: engine.camTeeth,
+  }
   const marks: Record<string, string | undefined> = { [ids.crankMark]: engine.crankMark, [ids.camMark]: engine.camMark }
   return {
     ...base,
@@ -118,28 +123,35 @@ function sheetOf(engine: DemoEngine): BuildSheet {
       }
     }),
     shafts: base.shafts.map((shaft) =>
-      shaft.id === ids.cam ? { ...shaft, position: polar(engine.distance, engine.direction) } : shaft,
+      drive
+        ? { ...shaft, ...placed(drive.places?.[shaft.id]) }
+        : shaft.id === ids.cam
+          ? { ...shaft, position: polar(engine.distance, engine.direction) }
+          : shaft,
     ),
     members: base.members.map((member) => ({
       ...member,
       ...(teeth[member.id]
         ? { teeth: { value: teeth[member.id] as number, typed: String(teeth[member.id]), trust: 'measured' as const } }
         : {}),
-      ...(member.id === ids.tensioner ? lengths({ radiusMm: engine.tensionerRadius }) : {}),
+      ...(drive ? { ...lengths({ radiusMm: drive.radii?.[member.id] }), ...placed(drive.places?.[member.id]) } : {}),
+      ...(!drive && member.id === ids.tensioner ? lengths({ radiusMm: engine.tensionerRadius }) : {}),
       ...(member.id === ids.guide && guide
         ? { ...lengths({ radiusMm: guide.radius }), position: polar(guide.distance, guide.direction) }
         : {}),
     })),
     loops: base.loops.map((loop) => ({
       ...loop,
-      ...lengths({ pitchMm: engine.pitch }),
-      ...(engine.links
-        ? { pitches: { value: engine.links, typed: String(engine.links), trust: 'measured' as const } }
-        : {}),
+      ...lengths({ pitchMm: drive ? drive.pitches?.[loop.id] : engine.pitch }),
+      ...whole(drive ? drive.links?.[loop.id] : engine.links),
     })),
     marks: base.marks.map((mark) => {
-      const text = marks[mark.id]
-      const meets = mark.id === ids.camMark ? engine.camMarkMeets : ''
+      const text = drive ? drive.marks?.[mark.memberId] : marks[mark.id]
+      const onCam = base.members.some(
+        ({ id, shaftId }) =>
+          id === mark.memberId && base.shafts.some((one) => one.id === shaftId && one.kind === 'cam'),
+      )
+      const meets = onCam ? engine.camMarkMeets : ''
       return text === undefined
         ? { ...mark, meets }
         : { ...mark, meets, pointsAtDeg: trusted(text, read(parseDirection(text))) }
@@ -177,6 +189,11 @@ function lengths<K extends string>(texts: Record<K, string | undefined>): { [P i
   })
   return Object.fromEntries(known) as { [P in K]?: Trusted<number> }
 }
+
+const whole = (n: number | undefined) =>
+  n === undefined ? {} : { pitches: { value: n, typed: String(n), trust: 'measured' as const } }
+
+const placed = (place: readonly [string, string] | undefined) => (place ? { position: polar(place[0], place[1]) } : {})
 
 function polar(distance: string | undefined, direction: string | undefined) {
   const parts = lengths({ distanceMm: distance })

@@ -111,21 +111,31 @@ const half = (wheelDeg: number, ...witnesses: ('thumb' | 'lobes')[]): EntryDraft
   ...done(`whichTdc-${CYL}`),
 ]
 
-const camMark = (phase: Phase, wheelDeg: number): EntryDraft => ({
+const camMark = (
+  phase: Phase,
+  wheelDeg: number,
+  shaftId: string = ids.cam,
+  markId: string = ids.camMark,
+): EntryDraft => ({
   kind: 'camMark',
-  shaftId: ids.cam,
-  markId: ids.camMark,
+  shaftId,
+  markId,
   phase,
   approach: 'running',
   wheelDeg,
   typed: [{ field: 'wheel', text: String(wheelDeg) }],
 })
 
-const count = (phase: Phase, counted: number, rule: CountRule = 'lastOnly'): EntryDraft => ({
+interface Counted {
+  readonly loopId: string
+  readonly fromMarkId: string
+  readonly toMarkId: string
+}
+const ONE_CHAIN: Counted = { loopId: ids.chain, fromMarkId: ids.camMark, toMarkId: ids.crankMark }
+
+const count = (phase: Phase, counted: number, where = ONE_CHAIN, rule: CountRule = 'lastOnly'): EntryDraft => ({
   kind: 'count',
-  loopId: ids.chain,
-  fromMarkId: ids.camMark,
-  toMarkId: ids.crankMark,
+  ...where,
   run: 'tight',
   rule,
   counted,
@@ -213,29 +223,34 @@ export const demoJobs: readonly DemoJob[] = [
       ...lash('found', ['0.25 mm', '0.30 mm', '0.25 mm', '0.35 mm', '0.25 mm', '0.30 mm', '0.30 mm', '0.30 mm']),
       ...zero(1, [322, 30]),
       ...half(356, 'thumb', 'lobes'),
-      camMark('found', 0),
-      ...done(`asFound-${ids.cam}`),
+      camMark('found', 0, 'exhaust-cam', 'mark-exhaust-sprocket'),
+      camMark('found', 1, 'inlet-cam', 'mark-inlet-sprocket'),
+      ...done('asFound-exhaust-cam', 'asFound-inlet-cam'),
       ...[
-        `poseChainOff-${ids.chain}`,
-        `setCam-${ids.cam}`,
-        `chainOnCount-${ids.chain}`,
-        `tensioner-${ids.tensioner}`,
+        'poseChainOff-lower',
+        'poseChainOff-upper',
+        'setCam-exhaust-cam',
+        'setCam-inlet-cam',
+        'chainOnCount-lower',
+        'chainOnCount-upper',
+        'tensioner-tensioner',
       ].map((target): EntryDraft => ({
         kind: 'step',
         target,
         outcome: 'skipped',
-        reason: 'chain stays on until a new one is here',
+        reason: 'chains stay on until new ones are here',
       })),
       turned(360),
       turned(360),
-      camMark('left', 0.2),
-      {
+      camMark('left', 0.2, 'exhaust-cam', 'mark-exhaust-sprocket'),
+      camMark('left', 1.2, 'inlet-cam', 'mark-inlet-sprocket'),
+      ...['exhaust-cam', 'inlet-cam'].map((shaftId, n): EntryDraft => ({
         kind: 'deviation',
-        shaftId: ids.cam,
-        latenessDeg: 4.2,
-        reason: 'worn chain, within half a tooth; a new one is ordered',
-      },
-      ...done(`twoTurns-${ids.chain}`),
+        shaftId,
+        latenessDeg: n === 0 ? 4.2 : 5.2,
+        reason: 'worn chains, within half a tooth; new ones are ordered',
+      })),
+      ...done('twoTurns-lower-upper'),
       ...lash('left', ['0.25 mm', '0.30 mm', '0.25 mm', '0.30 mm', '0.25 mm', '0.30 mm', '0.25 mm', '0.30 mm']),
       { kind: 'close', role: 'volunteer', reason: '' },
     ],
@@ -271,10 +286,18 @@ export const demoJobs: readonly DemoJob[] = [
       ...dialPairs([2, 43, 76.5], [4, 36, 83], [6, 30.5, 89]),
       rimMark('mark-line', 'Long line', 65.5),
       ...half(59.75, 'thumb', 'lobes'),
-      camMark('found', 63),
-      count('found', 41),
-      ...done(`asFound-${ids.cam}`),
-      ...chainOff(59.75),
+      camMark('found', 63, 'cam-a', 'mark-cam-sprocket-a'),
+      camMark('found', 61.5, 'cam-b', 'mark-cam-sprocket-b'),
+      count('found', 34, { loopId: 'chain-a', fromMarkId: 'mark-cam-sprocket-a', toMarkId: 'mark-sprocket-a' }),
+      count('found', 36, { loopId: 'chain-b', fromMarkId: 'mark-cam-sprocket-b', toMarkId: 'mark-sprocket-b' }),
+      ...done('asFound-cam-a', 'asFound-cam-b'),
+      atPose(59.75),
+      ...['a', 'b'].flatMap((bank): EntryDraft[] => [
+        { kind: 'tensioner', memberId: `tensioner-${bank}`, state: 'heldBack' },
+        { kind: 'item', itemId: `pin-tensioner-${bank}`, item: 'tensionerPin', where: '', change: 'in' },
+        { kind: 'loop', loopId: `chain-${bank}`, change: 'off' },
+        ...done(`poseChainOff-chain-${bank}`),
+      ]),
       { kind: 'item', itemId: 'rag-sump', item: 'rag', where: 'chain tunnel', change: 'in' },
     ],
   },

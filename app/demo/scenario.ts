@@ -1,3 +1,17 @@
+import type { Topology } from '@link-count/core/starters'
+
+export interface DemoDrive {
+  readonly shape: Topology
+  readonly teeth: Readonly<Record<string, number>>
+  /** Distance from the crank and direction, as typed. */
+  readonly places?: Readonly<Record<string, readonly [distance: string, direction: string]>>
+  readonly radii?: Readonly<Record<string, string>>
+  readonly pitches?: Readonly<Record<string, string>>
+  readonly links?: Readonly<Record<string, number>>
+  /** Where the marks of wheels point in the pose. */
+  readonly marks?: Readonly<Record<string, string>>
+}
+
 export interface DemoMark {
   readonly id: string
   readonly name: string
@@ -13,7 +27,7 @@ export interface DemoEngine {
   readonly name: string
   readonly description: string
   readonly cylinders: number
-  readonly layout?: 'inLine' | 'vee'
+  readonly layout?: 'inLine' | 'vee' | 'flat'
   /** Directions of the banks, as they are typed. */
   readonly banks?: readonly string[]
   /** Crankpins of the cylinders after the first one's. */
@@ -32,8 +46,10 @@ export interface DemoEngine {
   readonly plugDepth?: string
   readonly rim?: string
   readonly rimMarks?: readonly DemoMark[]
-  readonly crankTeeth: number
-  readonly camTeeth: number
+  readonly crankTeeth?: number
+  readonly camTeeth?: number
+  /** A drive of another shape: teeth, radii and places by part, pitches and links by loop. */
+  readonly drive?: DemoDrive
   readonly pitch?: string
   readonly links?: number
   readonly distance?: string
@@ -106,16 +122,29 @@ export const demoEngines: readonly DemoEngine[] = [
       { id: 'mark-line', name: 'Long line', where: 'dynamo pulley', cutFor: 'tdc', claim: 0 },
       { id: 'mark-seam', name: 'Seam', where: 'dynamo pulley', cutFor: 'casting' },
     ],
-    crankTeeth: 18,
-    camTeeth: 36,
-    pitch: '8 mm',
-    links: 92,
-    distance: '256.8 mm',
-    direction: '-9',
-    tensionerRadius: '90 mm',
+    drive: {
+      shape: 'twoChainsByIdlers',
+      teeth: {
+        pinion: 24,
+        'gear-a': 48,
+        'gear-b': 48,
+        'sprocket-a': 20,
+        'sprocket-b': 20,
+        'cam-sprocket-a': 20,
+        'cam-sprocket-b': 20,
+      },
+      places: {
+        'idler-a': ['78 mm', '-70'],
+        'idler-b': ['78 mm', '70'],
+        'cam-a': ['303.3 mm', '-33'],
+        'cam-b': ['303.3 mm', '33'],
+      },
+      radii: { 'tensioner-a': '60 mm', 'tensioner-b': '60 mm' },
+      pitches: { 'chain-a': '8 mm', 'chain-b': '8 mm' },
+      links: { 'chain-a': 82, 'chain-b': 82 },
+      marks: { 'sprocket-a': '90', 'sprocket-b': '150', 'cam-sprocket-a': '30', 'cam-sprocket-b': '54.5' },
+    },
     tensioner: true,
-    crankMark: '-112',
-    camMark: '-18.2',
     camMarkMeets: 'the rib of the cam box',
     inlet: [24, 58],
     exhaust: [60, 22],
@@ -189,7 +218,7 @@ export const demoEngines: readonly DemoEngine[] = [
   {
     id: 'tourer',
     name: 'Tourer of 1934',
-    description: '4-cylinder petrol, overhead cam',
+    description: '4-cylinder petrol, two camshafts over two chains',
     cylinders: 4,
     firingDeg: [0, 540, 180, 360],
     running: 'clockwise',
@@ -200,16 +229,28 @@ export const demoEngines: readonly DemoEngine[] = [
     stroke: '96 mm',
     rod: '178 mm',
     pinOffset: '-1 mm',
-    crankTeeth: 23,
-    camTeeth: 46,
-    pitch: '9.525 mm',
-    links: 106,
-    distance: '336.6 mm',
-    direction: '2',
-    tensionerRadius: '95 mm',
+    drive: {
+      shape: 'twoStage',
+      teeth: {
+        'crank-sprocket': 21,
+        'middle-large': 28,
+        'middle-small': 18,
+        'exhaust-sprocket': 27,
+        'inlet-sprocket': 27,
+      },
+      places: { middle: ['168 mm', '-6'], 'exhaust-cam': ['435.5 mm', '-16'], 'inlet-cam': ['433.5 mm', '10'] },
+      radii: { tensioner: '70 mm' },
+      pitches: { lower: '9.525 mm', upper: '3/8 in' },
+      links: { lower: 60, upper: 102 },
+      marks: {
+        'crank-sprocket': '110',
+        'middle-large': '60.7',
+        'middle-small': '130',
+        'exhaust-sprocket': '-16.4',
+        'inlet-sprocket': '43.3',
+      },
+    },
     tensioner: true,
-    crankMark: '100',
-    camMark: '22',
     camMarkMeets: 'the notch of the bearing cap',
     inlet: [14, 52],
     exhaust: [54, 16],
@@ -220,17 +261,92 @@ export const demoEngines: readonly DemoEngine[] = [
   {
     id: 'locomotive',
     name: 'Peat railway locomotive',
-    description: '2-cylinder diesel, counted only so far',
+    description: '2-cylinder diesel, gear and chain, counted only so far',
     cylinders: 2,
     firingDeg: [0],
     sides: ['front', 'cab end'],
     interference: 'unknown',
     fuel: 'diesel',
     starting: 'air',
-    crankTeeth: 24,
-    camTeeth: 48,
-    links: 96,
+    drive: {
+      shape: 'gearThenChain',
+      teeth: { pinion: 24, 'half-gear': 48, 'half-sprocket': 21, 'cam-sprocket': 21 },
+      links: { chain: 68 },
+    },
     tensioner: true,
     camMarkMeets: 'its pointer',
+  },
+  {
+    id: 'launch',
+    name: 'Survey launch',
+    description: 'V6 petrol, one belt round four camshafts',
+    cylinders: 6,
+    layout: 'vee',
+    banks: ['-30', '30'],
+    crankpins: [0, 240, 120, 60, 300, 180],
+    firingOrder: '1-2-3-4-5-6',
+    firingDeg: [0],
+    running: 'clockwise',
+    sides: ['belt end', 'gearbox end'],
+    interference: 'yes',
+    fuel: 'petrol',
+    starting: 'battery',
+    stroke: '79 mm',
+    rod: '146 mm',
+    drive: {
+      shape: 'fourCamBelt',
+      teeth: { 'crank-pulley': 22, 'pulley-ea': 44, 'pulley-ia': 44, 'pulley-ib': 44, 'pulley-eb': 44 },
+      places: {
+        'exhaust-a': ['330 mm', '-50'],
+        'inlet-a': ['345 mm', '-27'],
+        idler: ['210 mm', '0'],
+        'inlet-b': ['345 mm', '27'],
+        'exhaust-b': ['330 mm', '50'],
+      },
+      radii: { tensioner: '28 mm', idler: '30 mm' },
+      pitches: { belt: '9.525 mm' },
+      links: { belt: 193 },
+      marks: {
+        'crank-pulley': '170',
+        'pulley-ea': '-76.2',
+        'pulley-ia': '-20.7',
+        'pulley-ib': '16.3',
+        'pulley-eb': '80',
+      },
+    },
+    tensioner: true,
+    camMarkMeets: 'the line on the backplate',
+    inlet: [6, 42],
+    exhaust: [44, 8],
+    lash: ['0.2 mm', '0.3 mm'],
+    tolerance: 2,
+  },
+  {
+    id: 'fire-pump',
+    name: 'Fire pump',
+    description: 'flat twin, petrol, a chain and splined camshafts',
+    cylinders: 2,
+    layout: 'flat',
+    crankpins: [0, 180],
+    firingOrder: '1-2',
+    firingDeg: [0],
+    running: 'clockwise',
+    sides: ['chain side', 'pump side'],
+    interference: 'no',
+    fuel: 'petrol',
+    starting: 'hand',
+    stroke: '68 mm',
+    drive: {
+      shape: 'splinedBanks',
+      teeth: { 'crank-sprocket': 20, 'half-sprocket': 40 },
+      places: { middle: ['156 mm', '0'] },
+      radii: { tensioner: '60 mm' },
+      pitches: { chain: '9.525 mm' },
+      links: { chain: 64 },
+      marks: { 'crank-sprocket': '135', 'half-sprocket': '19.7' },
+    },
+    tensioner: true,
+    camMarkMeets: 'the arrow of the case',
+    lash: ['0.15 mm', '0.2 mm'],
   },
 ]

@@ -54,6 +54,14 @@ function placeOf(sheet: BuildSheet, solved: SolvedLoop | undefined, mark: Mark):
     ?.atPitches
 }
 
+/** The wheel that a count of a section speaks of: the one at its upstream end, or where that is the driver the other one. */
+export function spokenOf(sheet: BuildSheet, { from, to }: Section, driverId: string | undefined) {
+  const [id, run] = from.memberId === driverId ? [to.memberId, 'slack' as const] : [from.memberId, 'tight' as const]
+  const member = sheet.members.find((one) => one.id === id)
+  const shaft = sheet.shafts.find((one) => one.id === member?.shaftId)
+  return member?.teeth && shaft ? { member, shaft, teeth: member.teeth.value, run } : undefined
+}
+
 /** What was found in a section, in pitches. */
 export interface SectionCount {
   readonly sectionId: string

@@ -82,7 +82,14 @@ function walk(sheet: BuildSheet): DriveRatios {
   }
   const wrong = sheet.shafts.flatMap(({ id, kind, ratio: wanted }) => {
     const ratio = ratios[id]
-    if (!ratio || kind === 'crank' || kind === 'idler' || ratiosEqual(absolute(ratio), absolute(wanted))) return []
+    if (
+      !ratio ||
+      kind === 'crank' ||
+      kind === 'idler' ||
+      kind === 'intermediate' ||
+      ratiosEqual(absolute(ratio), absolute(wanted))
+    )
+      return []
     return [{ shaftId: id, ratio, wanted, recounts: recountsOf(ways[id] ?? [], ratio, wanted) }]
   })
   const undriven = sheet.shafts.filter(({ id }) => !ratios[id]).map(({ id }) => id)

@@ -6,7 +6,7 @@ import { wrapToSigned } from '../units'
 import { orderEntries, struckIds } from './order'
 import { crankPlace, rotationStands, rotationTurned, rotationWitness, startRotation, type Rotation } from './rotation'
 import type { JobState, LoopState, RegisterItem, TensionerState } from './state'
-import { countPitchesOut, readTiming } from './timing'
+import { proofOfLoop, readTiming } from './timing'
 import { readZeros, zeroOfEntry, type Zeros } from './zeros'
 
 interface Draft {
@@ -209,7 +209,7 @@ function takeDrive(
   }
   const loop = draft.loops[entry.loopId]
   if (!loop) return
-  if (entry.kind !== 'count') forgetLaterReadings(draft)
+  if (entry.kind !== 'count') forgetLaterReadings(draft, sheet, entry)
   if (entry.kind === 'loop') {
     draft.loops[entry.loopId] =
       entry.change === 'on'
@@ -220,15 +220,20 @@ function takeDrive(
     draft.loops[entry.loopId] = { ...loop, proof: 'notCounted', turnedTightDeg: 0 }
   } else {
     draft.counts.push(entry)
-    const out = countPitchesOut(sheet, entry)
-    const proof = out === undefined || entry.phase === 'found' ? loop.proof : out === 0 ? 'counted' : 'countedOut'
+    const lies = sheet.loops.find(({ id }) => id === entry.loopId)
+    const proof = !lies || entry.phase === 'found' ? loop.proof : proofOfLoop(sheet, lies, draft.counts)
     draft.loops[entry.loopId] = { ...loop, proof }
   }
 }
 
-/** A loop that was moved makes every reading since the strip stale; only what was read as found stays true. */
-function forgetLaterReadings(draft: Draft): void {
-  draft.counts = draft.counts.filter(({ phase }) => phase === 'found')
+/** A loop that was moved makes every reading of the cams since the strip stale, and the counts that end on the wheel it was moved
+ *  over; one that came off or went on makes all of its counts stale. What was read as found stays true. */
+function forgetLaterReadings(draft: Draft, sheet: BuildSheet, moved: EntryOf<'loop'> | EntryOf<'moved'>): void {
+  const onWheel = (markId: string) =>
+    moved.kind === 'loop' || sheet.marks.some(({ id, memberId }) => id === markId && memberId === moved.memberId)
+  const stale = ({ loopId, phase, fromMarkId, toMarkId }: EntryOf<'count'>) =>
+    phase !== 'found' && loopId === moved.loopId && (onWheel(fromMarkId) || onWheel(toMarkId))
+  draft.counts = draft.counts.filter((count) => !stale(count))
   draft.camMarks = draft.camMarks.filter(({ phase }) => phase === 'found')
   draft.valveEvents = draft.valveEvents.filter(({ phase }) => phase === 'found')
 }

@@ -8,36 +8,63 @@ import {
   type CamTiming,
   type TimingWitness,
 } from '../cams'
-import { countedMarks, expectedCount, judgeCount, pitchesFromCount, solveLoop, type CountVerdict } from '../drive'
-import type { BuildSheet } from '../model/buildSheet'
+import {
+  driverOf,
+  judgeCount,
+  markSeat,
+  pitchesFromCount,
+  ratioOfShaft,
+  sectionsOf,
+  solveLoop,
+  spokenOf,
+  walkDrive,
+  type CountVerdict,
+} from '../drive'
+import type { BuildSheet, Loop } from '../model/buildSheet'
 import type { EntryOf, Phase } from '../model/entry'
 import { wrapToSigned } from '../units'
 import { scaleSigmaDeg } from '../degreeWheel'
 import type { Zero } from '../zero'
+import { readLoop } from './sectionCounts'
 import { zeroOfEntry, type Zeros } from './zeros'
 
-/** What one count in the ledger says against the sheet it is read with; undefined where no expected count is known. */
+/** What one count in the ledger says against the sheet it is read with, of the wheel at the upstream end of its section (or the other one
+ *  where that is the driver); undefined where no expected count is known. */
 export function verdictOfCount(
   sheet: BuildSheet,
-  entry: Pick<EntryOf<'count'>, 'loopId' | 'run' | 'rule' | 'counted'>,
+  entry: Pick<EntryOf<'count'>, 'loopId' | 'fromMarkId' | 'toMarkId' | 'rule' | 'counted'>,
 ): CountVerdict | undefined {
   const loop = sheet.loops.find(({ id }) => id === entry.loopId)
-  const marks = loop && countedMarks(sheet, loop, entry.run)
-  if (!loop || !marks?.driven.teeth) return undefined
-  const solved = solveLoop(sheet, loop)
-  const expected = expectedCount(sheet, solved.ok ? solved.value : undefined, marks.from, marks.to)
-  if (!expected) return undefined
-  const foundPitches = pitchesFromCount({
-    counted: entry.counted,
-    rule: entry.rule,
-    from: marks.fromSeat,
-    to: marks.toSeat,
-  })
-  const { ratio } = marks.shaft
-  return judgeCount({ foundPitches, expected, run: entry.run, drivenTeeth: marks.driven.teeth.value, ratio })
+  const solved = loop && solveLoop(sheet, loop)
+  const drawn = solved?.ok ? solved.value : undefined
+  const section =
+    loop &&
+    sectionsOf(sheet, loop, drawn).find(({ from, to }) => from.id === entry.fromMarkId && to.id === entry.toMarkId)
+  const spoken = loop && section && spokenOf(sheet, section, driverOf(sheet, loop)?.id)
+  if (!section?.expected || !spoken) return undefined
+  const { counted, rule } = entry
+  const foundPitches = pitchesFromCount({ counted, rule, from: markSeat(section.from), to: markSeat(section.to) })
+  const ratio = ratioOfShaft(sheet, spoken.shaft)
+  return judgeCount({ foundPitches, expected: section.expected, run: spoken.run, drivenTeeth: spoken.teeth, ratio })
 }
 
-export const countPitchesOut = (sheet: BuildSheet, entry: EntryOf<'count'>) => verdictOfCount(sheet, entry)?.pitchesOut
+/** How the counts since the strip leave a loop: every wheel it drives reached by a count and none a tooth out, some out, or not counted. */
+export function proofOfLoop(
+  sheet: BuildSheet,
+  loop: Loop,
+  counts: readonly EntryOf<'count'>[],
+): 'counted' | 'countedOut' | 'notCounted' {
+  const { sections, lateness } = readLoop(
+    sheet,
+    loop,
+    counts.filter(({ phase }) => phase !== 'found'),
+  )
+  if (lateness.some(({ teethLate }) => teethLate !== 0)) return 'countedOut'
+  const driverId = driverOf(sheet, loop)?.id
+  const wheels = new Set(sections.flatMap(({ from, to }) => [from.memberId, to.memberId]))
+  const reached = [...wheels].every((id) => id === driverId || lateness.some(({ memberId }) => memberId === id))
+  return reached && wheels.size > 1 ? 'counted' : 'notCounted'
+}
 
 interface Readings {
   readonly sheet: BuildSheet
@@ -126,12 +153,19 @@ export function latenessOfEvents(
   return eventLateness(read, { opens: spec.opens, closes: spec.closes })
 }
 
+/** A shaft's lateness through the counts of every loop on its way from the crank. A loop on the way that was not counted, or whose count is
+ *  not known, leaves it unsaid. */
 function fromCount({ sheet, counts }: Readings, shaftId: string, phase: Phase): TimingWitness | undefined {
-  const entry = counts.findLast((one) => one.phase === phase)
-  const loop = entry && sheet.loops.find(({ id }) => id === entry.loopId)
-  if (!loop || countedMarks(sheet, loop, entry.run)?.shaft.id !== shaftId) return undefined
-  const verdict = verdictOfCount(sheet, entry)
-  if (!verdict) return undefined
-  const sigmaDeg = COUNT_SIGMA_PITCHES * verdict.toothCrankDeg
-  return { kind: 'count', entryId: entry.id, latenessDeg: verdict.latenessDeg, sigmaDeg }
+  const loops = (walkDrive(sheet).ways[shaftId] ?? []).filter(({ by }) => by.kind === 'loop')
+  const parts = loops.map(({ by, toShaftId }) => {
+    const loop = sheet.loops.find(({ id }) => id === by.id)
+    const read = loop && readLoop(sheet, loop, counts, phase)
+    return read?.lateness.find(({ shaft }) => shaft.id === toShaftId)
+  })
+  const known = parts.flatMap((part) => part ?? [])
+  const last = counts.findLast((one) => one.phase === phase && loops.some(({ by }) => by.id === one.loopId))
+  if (!last || known.length === 0 || known.length < loops.length) return undefined
+  const latenessDeg = known.reduce((sum, part) => sum + part.latenessDeg, 0)
+  const sigmaDeg = Math.hypot(...known.map(({ toothCrankDeg }) => COUNT_SIGMA_PITCHES * toothCrankDeg))
+  return { kind: 'count', entryId: last.id, latenessDeg, sigmaDeg }
 }

@@ -1,4 +1,4 @@
-import { verdictOfCount, type JobState } from '../ledger'
+import { proofOfLoop, verdictOfCount, type JobState } from '../ledger'
 import type { BuildSheet } from '../model/buildSheet'
 import type { Job } from '../model/engine'
 import { cautionsFor } from './cautions'
@@ -88,13 +88,15 @@ const evidenceOf: Record<StepKind, Look> = {
   setCam: ({ step, state }) => (state.camSet[step.targetIds[0] ?? ''] ? 'read' : 'none'),
   chainOnCount: ({ step, sheet, state }) => {
     const loopId = step.targetIds[0] ?? ''
-    const loop = state.loops[loopId]
-    if (!loop?.on) return 'none'
-    const count = state.counts.findLast((one) => one.loopId === loopId && one.phase === 'set')
-    if (!count) return loop.proof === 'asArrived' ? 'none' : 'part'
-    const verdict = verdictOfCount(sheet, count)
-    if (verdict && verdict.pitchesOut !== 0) return state.deviations.length > 0 ? 'read' : 'part'
-    return 'read'
+    const loop = sheet.loops.find(({ id }) => id === loopId)
+    const lies = state.loops[loopId]
+    if (!lies?.on || !loop) return 'none'
+    const counts = state.counts.filter((one) => one.loopId === loopId && one.phase === 'set')
+    if (counts.length === 0) return lies.proof === 'asArrived' ? 'none' : 'part'
+    const proof = proofOfLoop(sheet, loop, state.counts)
+    if (proof === 'countedOut') return state.deviations.length > 0 ? 'read' : 'part'
+    // Without an expected count there is nothing to judge it by; it is written down all the same.
+    return proof === 'counted' || !counts.some((count) => verdictOfCount(sheet, count)) ? 'read' : 'part'
   },
   tensioner: ({ step, state }) => {
     const at = state.tensioners[step.targetIds[0] ?? '']
@@ -102,7 +104,7 @@ const evidenceOf: Record<StepKind, Look> = {
     return at === 'released' ? 'read' : at === 'fitted' || at === 'heldBack' ? 'part' : 'none'
   },
   twoTurns: (look) => {
-    const turned = look.state.loops[look.step.targetIds[0] ?? '']?.turnedTightDeg ?? 0
+    const turned = Math.min(...look.step.targetIds.map((id) => look.state.loops[id]?.turnedTightDeg ?? 0))
     const read = timed('left')(look)
     if (turned < PROOF_TURN_DEG) return turned > 0 || read !== 'none' ? 'part' : 'none'
     return read === 'none' ? 'part' : read

@@ -44,7 +44,8 @@ export function makeRunSheet(sheet: BuildSheet, _job: Job): Step[] {
     ...camshafts.map(({ id }) => step('setCam', id)),
     ...sheet.loops.map(({ id }) => step('chainOnCount', id)),
     ...tensioners.map(({ id }) => step('tensioner', id)),
-    ...sheet.loops.map(({ id }) => step('twoTurns', id)),
+    // One proof for the whole drive: two turns, then everything is read.
+    ...(sheet.loops.length > 0 ? [step('twoTurns', ...sheet.loops.map(({ id }) => id))] : []),
     ...lash('lashLeft'),
     step('card'),
   ]

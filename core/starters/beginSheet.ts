@@ -1,5 +1,6 @@
 import type { Layout } from '../cylinders'
 import type { BuildSheet, Cylinder } from '../model/buildSheet'
+import { drivePartsOf, type Topology } from './topologies'
 
 export interface StarterChoice {
   readonly id: string
@@ -8,8 +9,8 @@ export interface StarterChoice {
   readonly cylinders: number
   readonly layout?: Layout
   readonly cycleDeg?: 720 | 360
-  /** One camshaft on one chain, or nothing of the kind. */
-  readonly drive?: 'oneChain' | 'none'
+  /** One camshaft on one chain, another plain shape, or nothing of the kind. */
+  readonly drive?: 'oneChain' | 'none' | Topology
   /** Which end of a bank its first number stands at. */
   readonly numberedFrom?: 'timing' | 'opposite'
   readonly guide: boolean
@@ -108,7 +109,10 @@ export function beginSheet(choice: StarterChoice): BuildSheet {
     seenFrom: 'timing',
     notes: '',
   }
-  return drive === 'none' ? shape : { ...shape, ...oneChain(shape, { guide, tensioner }) }
+  if (drive === 'none') return shape
+  return drive === 'oneChain'
+    ? { ...shape, ...oneChain(shape, { guide, tensioner }) }
+    : { ...shape, ...drivePartsOf(drive, shape) }
 }
 
 /** One camshaft, driven by one chain from a crank sprocket, with at most one guide and one tensioner. */

@@ -1,1 +1,2 @@
 export * from './beginSheet'
+export * from './topologies'

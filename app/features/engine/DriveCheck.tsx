@@ -1,65 +1,112 @@
-import { countedMarks, expectedCount, recountsForRatio, solveLoop, toothWorth } from '@link-count/core/drive'
-import { fixed, ratioOf, ratiosEqual } from '@link-count/core/units'
+import { solveLoop, toothWorth, walkDrive } from '@link-count/core/drive'
+import { readLoop } from '@link-count/core/ledger'
+import type { BuildSheet, Loop } from '@link-count/core/model'
+import { fixed } from '@link-count/core/units'
 import { FaceStill } from '../../ui/face'
 import { gapCosts, loopWords } from '../../ui/wording'
+import { ChainIdentity } from './ChainIdentity'
+import { LengthsForSale } from './LengthsForSale'
+import { RepeatTable } from './RepeatTable'
 import { useSheetEditor } from './SheetEditor'
 
-/** What the figures so far make: the drive drawn, whether ratio and length close, what each gap costs. */
+/** What the figures so far make: the drive drawn, whether ratios and lengths close, what each gap costs. */
 export function DriveCheck() {
   const { sheet } = useSheetEditor()
-  const loop = sheet.loops[0]
-  if (!loop) return null
-  const solved = solveLoop(sheet, loop)
-  const toothed = loop.path.flatMap(({ memberId }) => {
-    const member = sheet.members.find(({ id }) => id === memberId)
-    return member?.teeth
-      ? [{ teeth: member.teeth.value, shaft: sheet.shafts.find(({ id }) => id === member.shaftId) }]
-      : []
-  })
-  const driver = toothed.find(({ shaft }) => shaft?.kind === 'crank')
-  const driven = toothed.find(({ shaft }) => shaft?.kind === 'cam')
-  const ratioOk = driver && driven?.shaft && ratiosEqual(ratioOf(driver.teeth, driven.teeth), driven.shaft.ratio)
-  const marks = countedMarks(sheet, loop, 'tight')
-  const expected = marks && expectedCount(sheet, solved.ok ? solved.value : undefined, marks.from, marks.to)
+  if (sheet.loops.length === 0 && sheet.couplings.length === 0) return null
   return (
     <section>
       <h2>The drive</h2>
       <div className="drive-picture">
         <FaceStill sheet={sheet} width={300} height={320} />
       </div>
+      <RatioWords sheet={sheet} />
+      {sheet.loops.map((loop) => (
+        <LoopCheck key={loop.id} sheet={sheet} loop={loop} />
+      ))}
+      <RepeatTable sheet={sheet} />
+      <LengthsForSale sheet={sheet} />
+      <ChainIdentity />
+    </section>
+  )
+}
+
+/** Ratios by the teeth, against what the engine wants; what nothing drives; ways round that disagree. */
+function RatioWords({ sheet }: { sheet: BuildSheet }) {
+  const { wrong, conflicts, undriven } = walkDrive(sheet)
+  const nameOf = (id: string) => sheet.shafts.find((shaft) => shaft.id === id)?.name ?? id
+  const waiting = sheet.members.some(
+    ({ teeth, shaftId, kind }) => shaftId && kind !== 'guide' && kind !== 'tensioner' && !teeth,
+  )
+  return (
+    <>
+      {wrong.map(({ shaftId, ratio, wanted, recounts }) => (
+        <p className="warn" role="alert" key={shaftId}>
+          {nameOf(shaftId)} turns {Math.abs(ratio.num)}/{ratio.den} of the crank, and should turn {Math.abs(wanted.num)}
+          /{wanted.den}. Count again:{' '}
+          {recounts.length === 0
+            ? 'no single tooth count would mend it.'
+            : `is it ${recounts.map(({ name, counted, shouldBe }) => `${shouldBe} on the ${name.toLowerCase()} and not ${counted}`).join(', or ')}?`}
+        </p>
+      ))}
+      {conflicts.map(({ shaftId, ratio, other }) => (
+        <p className="warn" role="alert" key={`${shaftId} conflict`}>
+          {nameOf(shaftId)} is driven two ways that do not agree: {ratio.num}/{ratio.den} and {other.num}/{other.den} of
+          the crank. It could not turn.
+        </p>
+      ))}
+      {!waiting && undriven.length > 0 && (
+        <p className="warn" role="alert">
+          Nothing drives {undriven.map((id) => nameOf(id).toLowerCase()).join(', ')}.
+        </p>
+      )}
+    </>
+  )
+}
+
+function LoopCheck({ sheet, loop }: { sheet: BuildSheet; loop: Loop }) {
+  const solved = solveLoop(sheet, loop)
+  const { sections } = readLoop(sheet, loop, [])
+  const { ratios } = walkDrive(sheet)
+  const several = sheet.loops.length > 1
+  const wheels = loop.path.flatMap(({ memberId }) => {
+    const member = sheet.members.find(({ id }) => id === memberId)
+    const shaft = sheet.shafts.find(({ id }) => id === member?.shaftId)
+    const ratio = shaft && (ratios[shaft.id] ?? shaft.ratio)
+    return member?.teeth && shaft?.kind === 'cam' && ratio
+      ? [{ name: member.name, ...toothWorth(member.teeth.value, ratio) }]
+      : []
+  })
+  const unit = loop.kind === 'toothedBelt' ? 'teeth' : 'pitches'
+  return (
+    <>
+      {several && <h3>{loop.name}</h3>}
       {!solved.ok && (
         <p className="warn" role="alert">
           {loopWords(solved.error, sheet)}
         </p>
       )}
-      {driver && driven?.shaft && !ratioOk && (
-        <p className="warn" role="alert">
-          {driver.teeth} to {driven.teeth} is not half speed. Count again: is it{' '}
-          {recountsForRatio({ driver: driver.teeth, driven: driven.teeth, wanted: driven.shaft.ratio })
-            .map((pair) => `${pair.driver} to ${pair.driven}`)
-            .join(', or ')}
-          ?
-        </p>
-      )}
       <dl className="figures">
-        {driven?.shaft && (
-          <div>
-            <dt>One cam tooth is</dt>
-            <dd className="reading">{fixed(toothWorth(driven.teeth, driven.shaft.ratio).crankDeg, 2)}° crank</dd>
+        {wheels.map(({ name, crankDeg }) => (
+          <div key={name}>
+            <dt>{wheels.length > 1 ? `One tooth, ${name.toLowerCase()}` : 'One cam tooth is'}</dt>
+            <dd className="reading">{fixed(crankDeg, 2)}° crank</dd>
           </div>
-        )}
+        ))}
         {solved.ok && (
           <>
             <div>
-              <dt>Whole chain</dt>
+              <dt>Whole {loop.kind === 'toothedBelt' ? 'belt' : 'chain'}</dt>
               <dd className="reading">
-                {solved.value.pitches} pitches{solved.value.pitches % 2 === 1 ? ', odd: a cranked link?' : ''}
+                {solved.value.pitches} {unit}
+                {loop.kind === 'rollerChain' && solved.value.pitches % 2 === 1 ? ', odd: a cranked link?' : ''}
               </dd>
             </div>
             {solved.value.drawn === 'toScale' && (
               <div>
                 <dt>Slack to take up</dt>
-                <dd className="reading">{fixed(solved.value.slackPitches, 2)} pitches</dd>
+                <dd className="reading">
+                  {fixed(solved.value.slackPitches, 2)} {unit}
+                </dd>
               </div>
             )}
             {solved.value.tensionerTravelMm !== undefined && (
@@ -70,20 +117,34 @@ export function DriveCheck() {
             )}
           </>
         )}
-        <div>
-          <dt>Expected count</dt>
-          <dd className="reading">{expected ? `${fixed(expected.pitches, 1)} pitches` : 'not known yet'}</dd>
-        </div>
+        {sections
+          .filter(({ run }) => run === 'tight')
+          .map(({ id, from, to, expected }) => (
+            <div key={id}>
+              <dt>{sections.length > 2 ? `${from.name} to ${to.name.toLowerCase()}` : 'Expected count'}</dt>
+              <dd className="reading">{expected ? `${fixed(expected.pitches, 1)} ${unit}` : 'not known yet'}</dd>
+            </div>
+          ))}
       </dl>
-      {expected?.contradicts && (
-        <p className="warn" role="alert">
-          The written count of {fixed(expected.contradicts.book, 1)} and the {fixed(expected.contradicts.geometry, 1)}{' '}
-          from the distances disagree: another version’s mark, another rule of counting, or a figure to measure again.
-        </p>
+      {sections.map(
+        ({ id, expected }) =>
+          expected?.contradicts && (
+            <p className="warn" role="alert" key={id}>
+              The written count of {fixed(expected.contradicts.book, 1)} and the{' '}
+              {fixed(expected.contradicts.geometry, 1)} from the distances disagree: another version’s mark, another
+              rule of counting, or a figure to measure again.
+            </p>
+          ),
       )}
-      {!expected && (
+      {sections.some(({ run, expected }) => run === 'tight' && !expected) && (
         <p className="soft">
           For an expected count: the distances and where both marks point in the pose, or a count from the book.
+        </p>
+      )}
+      {solved.ok && solved.value.tensionersOnTightRun.length > 0 && (
+        <p className="warn">
+          A tensioner stands on a run that is pulled straight, running this way: it can take up nothing there. Is the
+          running direction right, or the order of the wheels?
         </p>
       )}
       {solved.ok && solved.value.gaps.length > 0 && (
@@ -93,6 +154,6 @@ export function DriveCheck() {
           ))}
         </ul>
       )}
-    </section>
+    </>
   )
 }

@@ -1,7 +1,8 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
-import type { Engine } from '@link-count/core/model'
+import type { BuildSheet, Engine } from '@link-count/core/model'
+import { PART_IDS } from '@link-count/core/starters'
 import { newestSheet } from '../../domain/sheets'
 import { selectEngine, selectJobs, selectJobView, selectSheets } from '../../domain/views'
 import { changeSheet } from '../../domain/writes'
@@ -16,6 +17,7 @@ import {
   CamsSection,
   CrankSection,
   CylindersSection,
+  DrivePartsSection,
   DriveSection,
   MarksSection,
   RimSection,
@@ -70,13 +72,15 @@ function EngineSheet({ engine }: { engine: Engine }) {
             <CrankSection />
             <CylindersSection />
             <RimSection />
-            {sheet.loops.length > 0 && (
+            {isOneChain(sheet) ? (
               <>
                 <DriveSection />
                 <MarksSection />
-                <CamsSection />
               </>
+            ) : (
+              sheet.members.length > 0 && <DrivePartsSection />
             )}
+            {sheet.cams.length > 0 && <CamsSection />}
           </div>
           <aside className="engine-side" aria-label="Drive and jobs">
             <DriveCheck />
@@ -88,6 +92,13 @@ function EngineSheet({ engine }: { engine: Engine }) {
     </SheetEditorProvider>
   )
 }
+
+/** The shape of one chain to one camshaft has a sheet of its own, in fewer fields. */
+const isOneChain = ({ loops, members, couplings }: BuildSheet) =>
+  loops.length === 1 &&
+  couplings.length === 0 &&
+  members.some(({ id }) => id === PART_IDS.camSprocket) &&
+  members.length <= 4
 
 function Jobs({ engine }: { engine: Engine }) {
   const jobs = useAppSelector((state) => selectJobs(state, engine.id))

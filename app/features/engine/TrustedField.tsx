@@ -142,6 +142,17 @@ export const DegField = ({ least, most, ...props }: FieldProps & { readonly leas
     placeholder="0°"
   />
 )
+/** Pitches between marks: halves are right between a tip and a gap. */
+export const PitchesField = (props: FieldProps) => (
+  <NumberField props={props} parse={parsePitches} words={pitchesWords} placeholder="29" />
+)
+const parsePitches = (text: string): Result<number, AngleError> => {
+  const parsed = parseDegrees(text, { least: 0, most: 2000 })
+  return parsed.ok && (parsed.value * 2) % 1 !== 0 ? { ok: false, error: { code: 'notANumber', text } } : parsed
+}
+const pitchesWords = (error: AngleError) =>
+  error.code === 'notANumber' ? 'Whole pitches, or a half between a tip and a gap.' : numberWords(error)
+
 export const DirectionField = (props: FieldProps) => (
   <NumberField props={props} parse={parseDirection} words={directionWords} placeholder="1 o'clock, or 30" />
 )

@@ -1,16 +1,19 @@
 import { useEffect } from 'react'
-import { verdictOfCount } from '@link-count/core/ledger'
+import { movesOf } from '@link-count/core/drive'
+import { readLoop } from '@link-count/core/ledger'
 import { stepTitles } from '../../ui/wording'
 import { verdictTitle } from '../../ui/wording'
 import { GuardShape } from '../../ui/GuardShape'
 import { useDraft } from '../../ui/fields'
 import { countDraftKey } from './countKeys'
+import { countablesOf, inHandOf, sectionDraftKey } from './countSection'
 import type { JobView } from '../../domain/views'
 import { useBench } from './JobContext'
 import { moveWords } from './moveWords'
 import { stepResult } from './stepResult'
 import { planTo, planWords, targetOfStep } from './turnPlan'
 import type { Step } from '@link-count/core/runSheet'
+import type { Side } from '@link-count/core/units'
 
 /** The one number or instruction needed now, readable from three metres; the screen is kept awake. */
 export function BenchMode({
@@ -23,13 +26,14 @@ export function BenchMode({
   readonly onLeave: () => void
 }) {
   const { view, side } = useBench()
-  const count = useDraft(countDraftKey(view.job.id, step.id), '0')
+  const chosen = useDraft(sectionDraftKey(view.job.id, step.id))
+  const inHand = inHandOf(countablesOf(step, view), chosen.text)
+  const count = useDraft(countDraftKey(view.job.id, step.id, inHand?.section.id ?? ''), '0')
   useWakeLock()
   const n = Number(count.text) || 0
   const target = targetOfStep(step, view)
   const status = view.steps.find((one) => one.step === step)?.status
-  const verdict = countOf(step, view)
-  const move = verdict && verdict.pitchesOut !== 0 ? moveWords(verdict.layTeeth, view.sheet, side) : undefined
+  const move = firstMove(step, view, side)
   const said = move ?? (target ? planWords(planTo(view, target.deg), target, view, side) : undefined)
   return (
     <div className="bench-mode" role="dialog" aria-label="Bench mode" aria-modal="true">
@@ -57,10 +61,13 @@ export function BenchMode({
   )
 }
 
-/** The verdict on the count of the step shown, once it is written. */
-function countOf(step: Step, { state, sheet }: JobView) {
-  const count = step.kind === 'chainOnCount' ? state.counts.findLast(({ phase }) => phase === 'set') : undefined
-  return count && verdictOfCount(sheet, count)
+/** The first move that the counts of the step shown ask for. */
+function firstMove(step: Step, { state, sheet }: JobView, side: Side): string | undefined {
+  const loop = step.kind === 'chainOnCount' ? sheet.loops.find(({ id }) => id === step.targetIds[0]) : undefined
+  if (!loop) return undefined
+  const { sections, found, lateness } = readLoop(sheet, loop, state.counts, 'set')
+  const move = movesOf(sections, lateness, found).moves.find(({ layTeeth }) => layTeeth !== 0)
+  return move && moveWords(move, loop, sheet, side)
 }
 
 function useWakeLock(): void {

@@ -1,9 +1,10 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useParams } from 'react-router'
-import { countedMarks } from '@link-count/core/drive'
+import { markSeat } from '@link-count/core/drive'
 import { lastLive } from '@link-count/core/ledger'
-import type { CountRule, EntryDraft, EntryOf } from '@link-count/core/model'
+import type { CountRule, EntryDraft } from '@link-count/core/model'
+import type { Step } from '@link-count/core/runSheet'
 import { screenSlice } from '../../domain/screen'
 import { selectJobView, type JobView } from '../../domain/views'
 import { say as sayInJob } from '../../domain/writes'
@@ -18,6 +19,7 @@ import { Face, type CountedOnFace } from './bench/Face'
 import { Strip } from './bench/Strip'
 import { firstPinFor, useScene } from './bench/useScene'
 import { countDraftKey, ruleDraftKey } from './countKeys'
+import { countablesOf, inHandOf, sectionDraftKey } from './countSection'
 import { GuardBar } from './GuardBar'
 import { HelpDialog } from './HelpDialog'
 import { BenchProvider, useBench, type Bench } from './JobContext'
@@ -64,7 +66,7 @@ function JobBench({ view }: { view: JobView }) {
   }, [shownId])
 
   const bench: Bench = { view, side: screen.side, drawn, say, showStep: setChosenId }
-  const counted = useCountedOnFace(view, shownId)
+  const counted = useCountedOnFace(view, shown?.step)
   const { setBenchMode, flip, otherView } = useScreenActions()
   useBenchKeys(drawn, sheet.cycleDeg, {
     flip,
@@ -142,7 +144,7 @@ function JobBench({ view }: { view: JobView }) {
                 {shown?.status.outcome === 'open' && target && <TurnTo target={target} />}
                 {!target && <TurnedButton />}
               </div>
-              {sheet.loops.length > 0 && (
+              {sheet.loops.length + sheet.couplings.length > 0 && (
                 <SegmentedControl
                   className="view-choice"
                   aria-label="Drawing"
@@ -154,7 +156,11 @@ function JobBench({ view }: { view: JobView }) {
                   ]}
                 />
               )}
-              {screen.view === 'face' && sheet.loops.length > 0 ? <FaceOrGaps counted={counted} /> : <DegreeWheel />}
+              {screen.view === 'face' && sheet.loops.length + sheet.couplings.length > 0 ? (
+                <FaceOrGaps counted={counted} />
+              ) : (
+                <DegreeWheel />
+              )}
             </div>
           </section>
         </main>
@@ -179,27 +185,28 @@ function useScreenActions() {
   }
 }
 
-/** What the Face shows as counted: the live count of the step shown, else its written one. */
-function useCountedOnFace(
-  { job, sheet, state }: JobView,
-  stepId: string | undefined,
-): (CountedOnFace & { live: boolean }) | undefined {
-  const live = useAppSelector((root) => (stepId ? root.drafts[countDraftKey(job.id, stepId)] : undefined))
+/** What the Face shows as counted: the live count of the section in hand, else its written one. */
+function useCountedOnFace(view: JobView, step: Step | undefined): (CountedOnFace & { live: boolean }) | undefined {
+  const { job } = view
+  const chosen = useAppSelector((root) => (step ? root.drafts[sectionDraftKey(job.id, step.id)] : undefined))
+  const inHand = step && inHandOf(countablesOf(step, view), chosen ?? '')
+  const key = step && countDraftKey(job.id, step.id, inHand?.section.id ?? '')
+  const live = useAppSelector((root) => (key ? root.drafts[key] : undefined))
   const ruleDraft = useAppSelector((root) => root.drafts[ruleDraftKey(job.id)])
-  const kind = stepId?.split('-')[0]
-  const phase =
-    kind === 'asFound' ? 'found' : kind === 'chainOnCount' ? 'set' : kind === 'twoTurns' ? 'left' : undefined
-  const written = phase && state.counts.findLast((one: EntryOf<'count'>) => one.phase === phase)
-  const loop = sheet.loops[0]
-  const marks = loop && countedMarks(sheet, loop, 'tight')
+  const written = inHand?.written
   const n = live === undefined ? written?.counted : Number(live)
   const isLive =
-    phase !== undefined && (live !== undefined || (!written && ruleDraft !== undefined && ruleDraft !== ''))
+    inHand !== undefined && (live !== undefined || (!written && ruleDraft !== undefined && ruleDraft !== ''))
   const rule = live === undefined && written ? written.rule : ((ruleDraft ?? written?.rule ?? '') as CountRule | '')
-  const first = marks ? firstPinFor(rule, marks.fromSeat) : undefined
+  const first = inHand && firstPinFor(rule, markSeat(inHand.section.from))
+  const loopId = inHand?.loop.id
+  const fromMarkId = inHand?.section.from.id
   return useMemo(
-    () => (phase && first && (n !== undefined || isLive) ? { n: n ?? 0, first, live: isLive } : undefined),
-    [phase, first, n, isLive],
+    () =>
+      first && loopId && fromMarkId && (n !== undefined || isLive)
+        ? { n: n ?? 0, first, loopId, fromMarkId, live: isLive }
+        : undefined,
+    [first, n, isLive, loopId, fromMarkId],
   )
 }
 
@@ -218,21 +225,23 @@ function TurnedButton() {
 
 function FaceOrGaps({ counted }: { counted: CountedOnFace | undefined }) {
   const { view } = useBench()
-  const { scene, error } = useScene(view)
-  if (!scene) {
+  const scene = useScene(view)
+  const errors = scene.errors.map(({ error }) => loopWords(error, view.sheet))
+  if (scene.wheels.length === 0) {
     return (
       <div className="no-face">
-        <p>{error ? loopWords(error, view.sheet) : 'The build sheet has no chain yet.'}</p>
+        <p>{errors[0] ?? 'The build sheet has no drive yet.'}</p>
       </div>
     )
   }
+  const gaps = [...new Set(scene.loops.flatMap(({ solved }) => solved.gaps))]
   return (
     <>
       <Face scene={scene} counted={counted} />
-      {scene.solved.gaps.length > 0 && (
+      {(gaps.length > 0 || errors.length > 0) && (
         <p className="gaps">
-          {scene.solved.drawn === 'schematic' && <strong>Not to scale. </strong>}
-          {scene.solved.gaps.map((gap) => gapCosts[gap]).join(' ')}
+          {scene.drawn === 'schematic' && <strong>Not to scale. </strong>}
+          {[...errors, ...gaps.map((gap) => gapCosts[gap])].join(' ')}
         </p>
       )}
     </>

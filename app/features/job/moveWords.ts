@@ -1,9 +1,19 @@
-import type { BuildSheet } from '@link-count/core/model'
-import type { Side } from '@link-count/core/units'
+import { ratioOfShaft } from '@link-count/core/drive'
+import type { BuildSheet, Loop } from '@link-count/core/model'
+import { ratioValue, type Side } from '@link-count/core/units'
 import { handWords } from '../../ui/wording'
 
-/** The move of a chain over the cam sprocket, from the side stood at. `layTeeth`: + = further in the running direction. */
-export function moveWords(layTeeth: number, sheet: Pick<BuildSheet, 'running'>, side: Side): string {
+/** The move of a loop over one of its wheels, from the side stood at. `layTeeth`: + = further in that wheel's running direction. */
+export function moveWords(
+  { layTeeth, memberId }: { readonly layTeeth: number; readonly memberId: string },
+  loop: Pick<Loop, 'name'>,
+  sheet: BuildSheet,
+  side: Side,
+): string {
   const teeth = Math.abs(layTeeth) === 1 ? 'one tooth' : `${Math.abs(layTeeth)} teeth`
-  return `Lay the chain ${teeth} further round the cam sprocket, ${handWords(layTeeth, sheet, side)}.`
+  const member = sheet.members.find(({ id }) => id === memberId)
+  const shaft = sheet.shafts.find(({ id }) => id === member?.shaftId)
+  // A shaft that runs against the crank sees the other hand.
+  const runs = shaft && ratioValue(ratioOfShaft(sheet, shaft)) < 0 ? -1 : 1
+  return `Lay the ${loop.name.toLowerCase()} ${teeth} further round the ${member?.name.toLowerCase() ?? 'wheel'}, ${handWords(runs * layTeeth, sheet, side)}.`
 }

@@ -15,7 +15,7 @@ interface Ready {
 }
 
 /** Opens a file: what it would do is listed before it is done, and nothing that is here is overwritten. */
-export function ImportDialog({ onClose }: { readonly onClose: () => void }) {
+export default function ImportDialog({ onClose }: { readonly onClose: () => void }) {
   const dispatch = useAppDispatch()
   const mine = useAppSelector(selectRecords)
   const input = useRef<HTMLInputElement>(null)

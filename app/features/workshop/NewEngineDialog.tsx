@@ -2,12 +2,26 @@ import { Button, Checkbox, NativeSelect, SegmentedControl, TextInput } from '@ma
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Layout } from '@link-count/core/cylinders'
-import { beginSheet } from '@link-count/core/starters'
+import { beginSheet, NEEDS_TWO_BANKS, TOPOLOGIES, type Topology } from '@link-count/core/starters'
 import { addSheet, saveEngine } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
 import { useDraft } from '../../ui/fields'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { Dialog } from '../../ui/Dialog'
+
+const driveWords: Record<Topology | 'oneChain' | 'none', string> = {
+  none: 'none, or not of this kind',
+  oneChain: 'one chain, one camshaft',
+  twinCam: 'one chain, two camshafts',
+  twoStage: 'two chains over an intermediate shaft',
+  gearThenChain: 'a gear, then a chain',
+  twoChainsByIdlers: 'idler gears, a chain to each bank',
+  beltWithPump: 'one belt, camshaft and pump',
+  twoBelts: 'a belt to each bank',
+  fourCamBelt: 'one belt, four camshafts',
+  gearsOnly: 'gears only',
+  splinedBanks: 'a chain, then splined shafts to each bank',
+}
 
 const layouts: readonly { value: Layout; label: string; counts: readonly number[] }[] = [
   { value: 'inLine', label: 'in line', counts: [1, 2, 3, 4, 5, 6, 8] },
@@ -18,7 +32,7 @@ const layouts: readonly { value: Layout; label: string; counts: readonly number[
 ]
 
 /** A new engine by its shape; its figures come on the build sheet, in the order they are measured. */
-export function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
+export default function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
   const dispatch = useAppDispatch()
   const navigate = useNavigate()
   const { kind, now } = useWorkshop()
@@ -28,7 +42,14 @@ export function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
   const [layout, setLayout] = useState<Layout>('inLine')
   const [cycle, setCycle] = useState<'720' | '360'>('720')
   const [numberedFrom, setNumberedFrom] = useState<'timing' | 'opposite'>('timing')
-  const [chain, setChain] = useState(true)
+  const [drive, setDrive] = useState<Topology | 'oneChain' | 'none'>('oneChain')
+  const twoBanks = layout !== 'inLine' && layout !== 'radial'
+  const drives = [
+    'oneChain',
+    ...TOPOLOGIES.filter((one) => twoBanks || !NEEDS_TWO_BANKS.includes(one)),
+    'none',
+  ] as const
+  const chosenDrive = drives.find((one) => one === drive) ?? 'oneChain'
   const [guide, setGuide] = useState(false)
   const [tensioner, setTensioner] = useState(true)
   const [asked, setAsked] = useState(false)
@@ -49,7 +70,7 @@ export function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
           layout,
           cycleDeg: Number(cycle) as 720,
           numberedFrom,
-          drive: chain ? 'oneChain' : 'none',
+          drive: chosenDrive,
           guide,
           tensioner,
         }),
@@ -122,19 +143,20 @@ export function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
           value={cycle}
           onChange={(value) => {
             setCycle(value as '720')
-            setChain(value === '720')
+            setDrive(value === '720' ? 'oneChain' : 'none')
           }}
           data={[
             { value: '720', label: 'Four-stroke' },
             { value: '360', label: 'Two-stroke' },
           ]}
         />
-        <Checkbox
-          label="A camshaft on a chain from the crank"
-          checked={chain}
-          onChange={(event) => setChain(event.currentTarget.checked)}
+        <NativeSelect
+          label="Camshafts are driven by"
+          value={chosenDrive}
+          onChange={(event) => setDrive(event.currentTarget.value as 'oneChain')}
+          data={drives.map((value) => ({ value, label: driveWords[value] }))}
         />
-        {chain && (
+        {chosenDrive === 'oneChain' && (
           <>
             <Checkbox
               label="A tensioner on the chain"
@@ -149,9 +171,9 @@ export function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
           </>
         )}
         <p className="soft">
-          {chain
-            ? 'One camshaft, one chain from the crank. Other drives come later.'
-            : 'No drive: true TDC, marks and cylinders only.'}
+          {chosenDrive === 'none'
+            ? 'No drive: true TDC, marks and cylinders only.'
+            : 'A shape to begin from, without figures; idlers, guides and tensioners can be added on the build sheet.'}
         </p>
         <Button type="submit" variant="filled">
           Begin its build sheet

@@ -1,5 +1,5 @@
 import { Button, useMantineColorScheme } from '@mantine/core'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
 import { newestSheet } from '../../domain/sheets'
 import { selectEngines, selectJobs, selectJobView, selectSheets } from '../../domain/views'
@@ -13,9 +13,10 @@ import { saveToFile } from '../../ui/saveToFile'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { daysAgo, stepTitles } from '../../ui/wording'
 import { engineLine, type EngineLine } from './engineLine'
-import { ImportDialog } from './ImportDialog'
-import { NewEngineDialog } from './NewEngineDialog'
 import './workshop.css'
+
+const NewEngineDialog = lazy(() => import('./NewEngineDialog'))
+const ImportDialog = lazy(() => import('./ImportDialog'))
 
 /** Every engine of this browser: what state it is in and what it needs next. */
 export default function WorkshopPage() {
@@ -67,8 +68,10 @@ export default function WorkshopPage() {
         )}
       </main>
       <WorkshopFooter />
-      {dialog === 'new' && <NewEngineDialog onClose={() => setDialog(undefined)} />}
-      {dialog === 'open' && <ImportDialog onClose={() => setDialog(undefined)} />}
+      <Suspense fallback={null}>
+        {dialog === 'new' && <NewEngineDialog onClose={() => setDialog(undefined)} />}
+        {dialog === 'open' && <ImportDialog onClose={() => setDialog(undefined)} />}
+      </Suspense>
     </div>
   )
 }

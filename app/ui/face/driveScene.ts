@@ -1,25 +1,48 @@
 import {
-  countedMarks,
-  expectedCount,
   gapZeroDeg,
   makePathReader,
   markAngleDeg,
+  markSeat,
   placeOnPath,
+  ratioOfShaft,
+  shaftPoint,
+  solveLoop,
+  type LoopError,
   type SolvedLoop,
 } from '@link-count/core/drive'
-import type { Point } from '@link-count/core/geometry'
-import type { BuildSheet, Loop } from '@link-count/core/model'
+import { directionDeg, distance, type Point } from '@link-count/core/geometry'
+import type { BuildSheet, Loop, Mark, Member } from '@link-count/core/model'
 import { planeSign, ratioValue } from '@link-count/core/units'
 
-/** Everything a Face needs, settled once; per crank angle only lookups are left. Angles are of the plane. */
-export interface DriveScene {
+/** A wheel as it is drawn: on a loop, in mesh, or both. Angles are of the plane. */
+export interface Wheel {
+  readonly memberId: string
+  readonly name: string
+  readonly kind: Member['kind']
+  readonly teeth: number
+  readonly centre: Point
+  readonly radiusMm: number
+  readonly pitchMm: number
+  readonly isCrank: boolean
+}
+
+export interface LoopScene {
+  readonly loop: Loop
   readonly solved: SolvedLoop
   readonly links: number
-  readonly loopOn: boolean
+  readonly on: boolean
   /** Where pin k stands at a crank angle. */
   readonly pinAt: (k: number, crankDeg: number) => Point
   /** All pins into x and y. */
   readonly fillPins: (crankDeg: number, xs: Float64Array, ys: Float64Array) => void
+  /** Pitches from the first pin to a mark on a wheel of this loop, in the reference pose. */
+  readonly pitchesTo: (markId: string) => number | undefined
+}
+
+/** Everything a Face needs, settled once; per crank angle only lookups are left. */
+export interface DriveScene {
+  readonly loops: readonly LoopScene[]
+  readonly wheels: readonly Wheel[]
   /** How far a member has turned from where its tooth gap 0 points along +x, plane degrees. */
   readonly turnOf: (memberId: string, crankDeg: number) => number
   readonly marks: readonly {
@@ -29,106 +52,190 @@ export interface DriveScene {
     readonly angleDeg: number
     readonly seat: 'gap' | 'tip'
   }[]
-  /** Pitches from the first pin to the mark where a count starts, in the reference pose; undefined without marks. */
-  readonly countStart: number | undefined
-  readonly tightRun: { readonly from: Point; readonly to: Point; readonly pitches: number } | undefined
-  readonly slackRun: { readonly from: Point; readonly to: Point; readonly pitches: number } | undefined
+  readonly drawn: 'toScale' | 'schematic'
+  /** Loops that cannot be drawn, and why. */
+  readonly errors: readonly { readonly loopId: string; readonly error: LoopError }[]
 }
 
 export interface SceneState {
-  readonly loopOn: boolean
-  /** How the loop lies, in whole or half pitches from cam mark to crank mark; undefined: as near to the book as it can. */
-  readonly seatedPitches: number | undefined
-  /** With the loop off: how far the camshaft stands off its mark, its own degrees, + = late. */
-  readonly camOffDeg: number
+  readonly offLoops: readonly string[]
+  /** How late wheels stand on their loop by the counts, pitches; without one a wheel is laid to the nearest gap. */
+  readonly latePitches: Readonly<Record<string, number>>
+  /** With its loop off: how far a shaft stands off its mark, its own degrees, + = late. */
+  readonly shaftOffDeg: Readonly<Record<string, number>>
 }
 
-export function makeDriveScene(
-  sheet: BuildSheet,
-  loop: Loop,
-  solved: SolvedLoop,
-  { loopOn, seatedPitches, camOffDeg }: SceneState,
-): DriveScene {
-  const sign = planeSign(sheet.running?.value ?? 'clockwise')
+export const AS_MARKED: SceneState = { offLoops: [], latePitches: {}, shaftOffDeg: {} }
+
+export function makeDriveScene(sheet: BuildSheet, { offLoops, latePitches, shaftOffDeg }: SceneState): DriveScene {
+  const running = planeSign(sheet.running?.value ?? 'clockwise')
   const poseDeg = sheet.referencePose.crankDeg.value
-  const ratioOf = (memberId: string) => {
-    const shaftId = sheet.members.find(({ id }) => id === memberId)?.shaftId
-    const ratio = sheet.shafts.find(({ id }) => id === shaftId)?.ratio
-    return ratio ? ratioValue(ratio) : 0
-  }
-  const crank = solved.members.find(({ shaftId }) =>
-    sheet.shafts.some(({ id, kind }) => id === shaftId && kind === 'crank'),
+  const solvedLoops = sheet.loops.map((loop) => ({ loop, solved: solveLoop(sheet, loop) }))
+  const errors = solvedLoops.flatMap(({ loop, solved }) =>
+    solved.ok ? [] : [{ loopId: loop.id, error: solved.error }],
   )
-  const crankTeeth = crank?.teeth ?? 1
-  const read = makePathReader(solved.path)
-  const crankGap = crank ? (gapZeroDeg(sheet, crank.memberId) ?? 90) : 0
-  // Pins sit in the crank sprocket's gaps: the chain's phase comes from there and never drifts.
-  const firstPin = crank
-    ? (placeOnPath(solved.path, { memberId: crank.memberId, teeth: crankTeeth, deg: crankGap })?.atPitches ?? 0)
-    : 0
-  const travel = (crankDeg: number) => ((crankDeg - poseDeg) * crankTeeth) / 360
-  const stretch = solved.path.pitches / solved.pitches
-  const pinAt = (k: number, crankDeg: number) => read(firstPin + (k + travel(crankDeg)) * stretch)
-
-  const seats = new Map(
-    solved.members.filter(({ teeth }) => teeth).map((member) => [member.memberId, seatOf(member.memberId)]),
+  const memberOf = (id: string) => sheet.members.find((one) => one.id === id)
+  const shaftOf = (memberId: string) => sheet.shafts.find(({ id }) => id === memberOf(memberId)?.shaftId)
+  /** Plane degrees of a member for one crank degree. */
+  const speedOf = (memberId: string) => {
+    const shaft = shaftOf(memberId)
+    return shaft ? running * ratioValue(ratioOfShaft(sheet, shaft)) : 0
+  }
+  const wheels = wheelsOf(
+    sheet,
+    solvedLoops.flatMap(({ solved }) => (solved.ok ? [solved.value] : [])),
   )
-  function seatOf(memberId: string): number {
-    const known = gapZeroDeg(sheet, memberId)
-    if (memberId === crank?.memberId) return crankGap
-    const member = solved.members.find((one) => one.memberId === memberId)
-    const start = known ?? 90
-    if (!member?.teeth || !loopOn) return start - sign * camOffDeg
-    const marks = countedMarks(sheet, loop, 'tight')
-    const expected = marks && expectedCount(sheet, solved, marks.from, marks.to)
-    if (seatedPitches !== undefined && expected?.from === 'geometry') {
-      return start - (sign * (seatedPitches - expected.pitches) * 360) / member.teeth
-    }
-    // No count yet: the member turns by the least that brings its gaps under the pins.
-    const at = placeOnPath(solved.path, { memberId, teeth: member.teeth, deg: start })?.atPitches ?? 0
-    const off = at - firstPin
-    return start - (sign * (off - Math.round(off)) * 360) / member.teeth
-  }
-  const turnOf = (memberId: string, crankDeg: number) => {
-    const follows = loopOn || memberId === crank?.memberId
-    return (seats.get(memberId) ?? 0) + (follows ? sign * (crankDeg - poseDeg) * Math.abs(ratioOf(memberId)) : 0)
-  }
+  const seats = new Map<string, number>()
+  const firstPins = new Map<string, number>()
+  for (const { loop, solved } of solvedLoops) if (solved.ok) seatLoop(loop, solved.value)
+  seatGears()
 
-  const runs = solved.path.pieces.filter((piece) => piece.kind === 'run')
-  const last = runs.at(-1)
-  const marks = sheet.marks.flatMap((mark) => {
-    const teeth = solved.members.find(({ memberId }) => memberId === mark.memberId)?.teeth
-    if (!teeth) return []
-    const seat = mark.halfTeeth % 2 === 0 ? ('gap' as const) : ('tip' as const)
-    return [{ id: mark.id, name: mark.name, memberId: mark.memberId, angleDeg: markAngleDeg(mark, teeth), seat }]
-  })
-  return {
-    solved,
-    links: solved.pitches,
-    loopOn,
-    pinAt,
-    fillPins: (crankDeg, xs, ys) => {
-      for (let k = 0; k < solved.pitches; k++) {
-        const point = pinAt(k, crankDeg)
-        xs[k] = point.x
-        ys[k] = point.y
+  function seatLoop(loop: Loop, solved: SolvedLoop): void {
+    const on = !offLoops.includes(loop.id)
+    const toothed = solved.members.filter(({ teeth }) => teeth)
+    const driver = toothed.find(({ memberId }) => memberId === solved.driverId) ?? toothed[0]
+    if (!driver?.teeth) return
+    const driverSeat = seats.get(driver.memberId) ?? gapZeroDeg(sheet, driver.memberId) ?? 90
+    seats.set(driver.memberId, driverSeat)
+    // Pins sit in the driver's gaps: the loop's phase comes from there and never drifts.
+    const firstPin =
+      placeOnPath(solved.path, { memberId: driver.memberId, teeth: driver.teeth, deg: driverSeat })?.atPitches ?? 0
+    firstPins.set(loop.id, firstPin)
+    for (const { memberId, teeth } of toothed) {
+      if (memberId === driver.memberId || !teeth) continue
+      const start = gapZeroDeg(sheet, memberId) ?? 90
+      const turns = Math.sign(speedOf(memberId)) || running
+      const late = latePitches[memberId]
+      if (!on) seats.set(memberId, start - turns * (shaftOffDeg[shaftOf(memberId)?.id ?? ''] ?? 0))
+      else if (late !== undefined) seats.set(memberId, start - (turns * late * 360) / teeth)
+      else {
+        // No count yet: it turns by the least that brings its gaps under the pins.
+        const off = (placeOnPath(solved.path, { memberId, teeth, deg: start })?.atPitches ?? 0) - firstPin
+        seats.set(memberId, start - (turns * (off - Math.round(off)) * 360) / teeth)
       }
-    },
-    turnOf,
-    marks,
-    countStart: startOfCount(),
-    tightRun: last && { from: last.from, to: last.to, pitches: last.pitches },
-    slackRun: runs[0] && runs.length > 1 ? { from: runs[0].from, to: runs[0].to, pitches: runs[0].pitches } : undefined,
+    }
   }
 
-  function startOfCount(): number | undefined {
-    const counted = countedMarks(sheet, loop, 'tight')
-    if (!counted?.driven.teeth) return undefined
-    const teeth = counted.driven.teeth.value
-    const deg = (seats.get(counted.driven.id) ?? 0) + markAngleDeg(counted.from, teeth)
-    const place = placeOnPath(solved.path, { memberId: counted.driven.id, teeth, deg })
-    return place && (place.atPitches - firstPin) / stretch
+  /** A gear without a mark of its own is laid so that its teeth stand in the other's gaps. */
+  function seatGears(): void {
+    for (const { kind, fromId, toId } of sheet.couplings) {
+      if (kind !== 'gearMesh') continue
+      const [a, b] = [
+        wheels.find(({ memberId }) => memberId === fromId),
+        wheels.find(({ memberId }) => memberId === toId),
+      ]
+      if (!a || !b) continue
+      const seatA = seats.get(a.memberId) ?? gapZeroDeg(sheet, a.memberId) ?? 90
+      seats.set(a.memberId, seatA)
+      if (seats.has(b.memberId)) continue
+      const towards = directionDeg({ x: b.centre.x - a.centre.x, y: b.centre.y - a.centre.y })
+      const pastGap = (((towards - seatA) * a.teeth) / 360) % 1
+      seats.set(b.memberId, towards + 180 - ((0.5 - pastGap) * 360) / b.teeth)
+    }
   }
+
+  const turnOf = (memberId: string, crankDeg: number) => {
+    const off = sheet.loops.some(
+      ({ id, path }) =>
+        offLoops.includes(id) && path.some((part) => part.memberId === memberId) && firstDriver(id) !== memberId,
+    )
+    return (seats.get(memberId) ?? 90) + (off ? 0 : speedOf(memberId) * (crankDeg - poseDeg))
+  }
+  const firstDriver = (loopId: string) => {
+    const found = solvedLoops.find(({ loop }) => loop.id === loopId)?.solved
+    return found?.ok ? found.value.driverId : undefined
+  }
+
+  const loops = solvedLoops.flatMap(({ loop, solved }): LoopScene[] =>
+    solved.ok ? [loopScene(loop, solved.value)] : [],
+  )
+
+  function loopScene(loop: Loop, solved: SolvedLoop): LoopScene {
+    const read = makePathReader(solved.path)
+    const firstPin = firstPins.get(loop.id) ?? 0
+    const stretch = solved.path.pitches / solved.pitches
+    const driverTeeth = solved.members.find(({ memberId }) => memberId === solved.driverId)?.teeth ?? 1
+    const perDeg = (driverTeeth * Math.abs(speedOf(solved.driverId ?? ''))) / 360
+    const pinAt = (k: number, crankDeg: number) => read(firstPin + (k + perDeg * (crankDeg - poseDeg)) * stretch)
+    return {
+      loop,
+      solved,
+      links: solved.pitches,
+      on: !offLoops.includes(loop.id),
+      pinAt,
+      fillPins: (crankDeg, xs, ys) => {
+        for (let k = 0; k < solved.pitches; k++) {
+          const point = pinAt(k, crankDeg)
+          xs[k] = point.x
+          ys[k] = point.y
+        }
+      },
+      pitchesTo: (markId) => {
+        const mark = sheet.marks.find(({ id }) => id === markId)
+        const teeth = mark && memberOf(mark.memberId)?.teeth?.value
+        if (!mark || !teeth) return undefined
+        const deg = (seats.get(mark.memberId) ?? 0) + markAngleDeg(mark, teeth)
+        const place = placeOnPath(solved.path, { memberId: mark.memberId, teeth, deg })
+        return place && (place.atPitches - firstPin) / stretch
+      },
+    }
+  }
+
+  return {
+    loops,
+    wheels,
+    turnOf,
+    marks: sheet.marks.flatMap((mark: Mark) => {
+      const teeth = memberOf(mark.memberId)?.teeth?.value
+      if (!teeth || !wheels.some(({ memberId }) => memberId === mark.memberId)) return []
+      const { id, name, memberId } = mark
+      return [{ id, name, memberId, angleDeg: markAngleDeg(mark, teeth), seat: markSeat(mark) }]
+    }),
+    drawn: loops.some(({ solved }) => solved.drawn === 'schematic') ? 'schematic' : 'toScale',
+    errors,
+  }
+}
+
+/** Wheels of the loops as they were solved, and gears where their shafts stand, in sizes that let them touch. The largest come first, so
+ *  that what sits before them on the same shaft is seen. */
+function wheelsOf(sheet: BuildSheet, solved: readonly SolvedLoop[]): Wheel[] {
+  const isCrank = (shaftId: string | undefined) =>
+    sheet.shafts.some(({ id, kind }) => id === shaftId && kind === 'crank')
+  const onLoops = solved.flatMap(({ members, path }) =>
+    members.flatMap(({ memberId, teeth, centre, radiusMm, kind, shaftId }): Wheel[] => {
+      const name = sheet.members.find(({ id }) => id === memberId)?.name ?? ''
+      return teeth
+        ? [{ memberId, name, kind, teeth, centre, radiusMm, pitchMm: path.pitchMm, isCrank: isCrank(shaftId) }]
+        : []
+    }),
+  )
+  const placeOf = (shaftId: string | undefined) => {
+    const shaft = sheet.shafts.find(({ id }) => id === shaftId)
+    const onLoop = onLoops.find(({ memberId }) =>
+      sheet.members.some((one) => one.id === memberId && one.shaftId === shaftId),
+    )
+    return (shaft && shaftPoint(sheet, shaft)) ?? onLoop?.centre
+  }
+  const gears = sheet.couplings.flatMap(({ kind, fromId, toId }): Wheel[] => {
+    const pair = [fromId, toId].map((id) => sheet.members.find((one) => one.id === id))
+    const [a, b] = pair
+    const [from, to] = pair.map((one) => placeOf(one?.shaftId))
+    if (kind !== 'gearMesh' || !a?.teeth || !b?.teeth || !from || !to) return []
+    const perTooth = distance(from, to) / (a.teeth.value + b.teeth.value)
+    const gear = (member: Member, centre: Point): Wheel => ({
+      memberId: member.id,
+      name: member.name,
+      kind: 'gear',
+      teeth: member.teeth?.value ?? 1,
+      centre,
+      radiusMm: perTooth * (member.teeth?.value ?? 1),
+      pitchMm: 2 * Math.PI * perTooth,
+      isCrank: isCrank(member.shaftId),
+    })
+    return [gear(a, from), gear(b, to)]
+  })
+  const once = new Map([...onLoops, ...gears].map((wheel) => [wheel.memberId, wheel]))
+  return [...once.values()].sort((a, b) => b.radiusMm - a.radiusMm)
 }
 
 /** The pins that were counted, as numbers along the loop from the first pin: the nth counted. A mark in a gap has a pin

@@ -1,6 +1,6 @@
 import type { Point } from '@link-count/core/geometry'
-import type { SolvedLoop } from '@link-count/core/drive'
 import type { Side } from '@link-count/core/units'
+import type { DriveScene } from './driveScene'
 
 /** Plane (mm, y up, from the timing side) to the screen (px, y down). The other side is a mirror, done here and nowhere else. */
 export interface Projection {
@@ -20,11 +20,11 @@ export interface Box {
   readonly bottom: number
 }
 
-export function boxOf({ members, path }: SolvedLoop): Box {
-  const reach = members
-    .filter(({ teeth }) => teeth)
-    .map(({ centre, radiusMm }) => ({ centre, r: radiusMm + path.pitchMm * 0.6 }))
-  const ends = path.pieces.flatMap((piece) => (piece.kind === 'run' ? [piece.from, piece.to] : []))
+export function boxOf({ wheels, loops }: Pick<DriveScene, 'wheels' | 'loops'>): Box {
+  const reach = wheels.map(({ centre, radiusMm, pitchMm }) => ({ centre, r: radiusMm + pitchMm * 0.6 }))
+  const ends = loops.flatMap(({ solved }) =>
+    solved.path.pieces.flatMap((piece) => (piece.kind === 'run' ? [piece.from, piece.to] : [])),
+  )
   const xs = [...reach.flatMap(({ centre, r }) => [centre.x - r, centre.x + r]), ...ends.map(({ x }) => x)]
   const ys = [...reach.flatMap(({ centre, r }) => [centre.y - r, centre.y + r]), ...ends.map(({ y }) => y)]
   return { left: Math.min(...xs), right: Math.max(...xs), bottom: Math.min(...ys), top: Math.max(...ys) }

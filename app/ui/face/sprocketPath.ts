@@ -12,3 +12,16 @@ export function sprocketPath(teeth: number, radius: number, pitch: number): stri
   }
   return `${d}Z`
 }
+
+/** The outline of a gear or of a toothed belt's pulley about (0, 0), gap 0 along +x, in px: straight-sided teeth on their pitch circle. */
+export function gearPath(teeth: number, radius: number, pitch: number): string {
+  const [deep, tip] = [radius - pitch * 0.24, radius + pitch * 0.22]
+  const step = (2 * Math.PI) / teeth
+  const at = (r: number, angle: number) => `${(r * Math.cos(angle)).toFixed(2)} ${(r * Math.sin(angle)).toFixed(2)}`
+  let d = `M${at(deep, -step * 0.16)}`
+  for (let i = 0; i < teeth; i++) {
+    const a = i * step
+    d += `L${at(deep, a + step * 0.16)}L${at(tip, a + step * 0.38)}L${at(tip, a + step * 0.62)}L${at(deep, a + step * 0.84)}`
+  }
+  return `${d}Z`
+}

@@ -1,7 +1,7 @@
 import { Button, Textarea, TextInput } from '@mantine/core'
 import { Link } from 'react-router'
-import { countedMarks, markSeat, pitchesFromCount } from '@link-count/core/drive'
-import type { EntryOf } from '@link-count/core/model'
+import { readLoop } from '@link-count/core/ledger'
+import type { BookCount } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { changeSheet } from '../../../domain/writes'
 import { useAppDispatch } from '../../../store'
@@ -92,41 +92,46 @@ export function CardStep({ step }: { readonly step: Step }) {
   )
 }
 
-/** The count that proved right goes to the build sheet as a measured one, in a new version. */
+/** The counts that proved right go to the build sheet as measured ones, in a new version. */
 function KeepCount() {
   const { view, say } = useBench()
   const dispatch = useAppDispatch()
   const { sheet, state, engine } = view
-  const count = state.counts.findLast((one): one is EntryOf<'count'> => one.phase === 'left')
-  const loop = sheet.loops.find(({ id }) => id === count?.loopId)
-  const marks = loop && countedMarks(sheet, loop, 'tight')
-  if (!count || !loop || !marks) return null
-  const pitches = pitchesFromCount({
-    counted: count.counted,
-    rule: count.rule,
-    from: markSeat(marks.from),
-    to: markSeat(marks.to),
+  const found = sheet.loops.flatMap((loop) => {
+    const { sections, found: counts } = readLoop(sheet, loop, state.counts, 'left')
+    return counts.flatMap(({ sectionId, foundPitches }) => {
+      const section = sections.find(({ id }) => id === sectionId)
+      return section ? [{ section, pitches: foundPitches }] : []
+    })
   })
-  if (
-    sheet.counts.some(
-      (book) => book.loopId === loop.id && book.pitches.value === pitches && book.pitches.trust === 'measured',
-    )
+  const fresh = found.filter(
+    ({ section, pitches }) =>
+      !sheet.counts.some(
+        (book) =>
+          book.fromMarkId === section.from.id &&
+          book.toMarkId === section.to.id &&
+          book.pitches.value === pitches &&
+          book.pitches.trust === 'measured',
+      ),
   )
-    return null
+  if (fresh.length === 0) return null
   const keep = async () => {
-    const kept = {
-      id: `${loop.id}-tight`,
-      loopId: loop.id,
-      fromMarkId: marks.from.id,
-      toMarkId: marks.to.id,
-      run: 'tight' as const,
-    }
+    const kept = fresh.map(({ section, pitches }): BookCount => ({
+      id: `${section.from.id}-${section.to.id}`.slice(0, 64),
+      loopId: section.loopId,
+      fromMarkId: section.from.id,
+      toMarkId: section.to.id,
+      run: section.run,
+      pitches: { value: pitches, typed: String(pitches), trust: 'measured' },
+    }))
     const next = await dispatch(
       changeSheet(engine.id, (newest) => ({
         ...newest,
         counts: [
-          ...newest.counts.filter((book) => book.loopId !== loop.id),
-          { ...kept, pitches: { value: pitches, typed: `${pitches} pitches`, trust: 'measured' as const } },
+          ...newest.counts.filter(
+            (book) => !kept.some((one) => one.fromMarkId === book.fromMarkId && one.toMarkId === book.toMarkId),
+          ),
+          ...kept,
         ],
       })),
     )
@@ -134,7 +139,7 @@ function KeepCount() {
   }
   return (
     <Button variant="default" onClick={() => void keep()}>
-      Keep {pitches} pitches on the build sheet, as measured
+      Keep {fresh.map(({ pitches }) => pitches).join(', ')} pitches on the build sheet, as measured
     </Button>
   )
 }

@@ -1,8 +1,10 @@
 import { Button, SegmentedControl, Textarea } from '@mantine/core'
 import { useState } from 'react'
+import { driverOf, ratioOfShaft } from '@link-count/core/drive'
 import { isReleased } from '@link-count/core/ledger'
+import type { BuildSheet, Loop } from '@link-count/core/model'
 import { PROOF_TURN_DEG, type Step } from '@link-count/core/runSheet'
-import { fixed, formatLateness } from '@link-count/core/units'
+import { fixed, formatLateness, ratioValue } from '@link-count/core/units'
 import { DegreesInput, useDegreesField, useDraft } from '../../../ui/fields'
 import { handWords, sideName } from '../../../ui/wording'
 import { useBench } from '../JobContext'
@@ -12,8 +14,9 @@ import { poseWords, wheelAt } from '../turnPlan'
 import { CountPanel } from './CountPanel'
 import { TimingReadings } from './TimingReadings'
 
-const tensionerOf = (sheet: { members: readonly { kind: string; id: string; name: string }[] }) =>
-  sheet.members.find(({ kind }) => kind === 'tensioner')
+/** The tensioner of a loop. */
+const tensionerOf = (sheet: BuildSheet, loop: Loop | undefined) =>
+  sheet.members.find(({ kind, id }) => kind === 'tensioner' && loop?.path.some(({ memberId }) => memberId === id))
 
 /** Crank to the reference pose, tensioner held back, chain off. */
 export function PoseChainOff({ step }: { readonly step: Step }) {
@@ -26,7 +29,7 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
   const stood =
     state.live.some((entry) => entry.kind === 'stands' && entry.place === 'pose') &&
     Math.abs(state.crank.sinceReferenceDeg) < 0.5
-  const tensioner = tensionerOf(sheet)
+  const tensioner = tensionerOf(sheet, loop)
   const held = tensioner && !isReleased(state.tensioners[tensioner.id] ?? 'out')
   if (!loop) return null
   if (!on) {
@@ -130,7 +133,7 @@ export function SetCam({ step }: { readonly step: Step }) {
   const mark = sheet.marks.find(({ memberId }) =>
     sheet.members.some(({ id, shaftId }) => id === memberId && shaftId === shaft.id),
   )
-  const off = Object.values(state.loops).some(({ on }) => !on)
+  const off = sheet.loops.length === 0 || Object.values(state.loops).some(({ on }) => !on)
   const write = (offDeg: number, typed: string) => {
     void say({ kind: 'camSet', shaftId: shaft.id, offDeg, typed: [{ field: 'off', text: typed }], stepId: step.id })
     field.drop()
@@ -191,13 +194,17 @@ export function ChainOnCount({ step }: { readonly step: Step }) {
   const loop = sheet.loops.find(({ id }) => id === step.targetIds[0])
   if (!loop) return null
   const at = state.loops[loop.id]
+  const driver = driverOf(sheet, loop)
+  const driverShaft = sheet.shafts.find(({ id }) => id === driver?.shaftId)
+  const runs = driverShaft && ratioValue(ratioOfShaft(sheet, driverShaft)) < 0 ? -1 : 1
   if (!at?.on) {
     return (
       <div className="stack">
         <p>
-          Hang the {loop.name.toLowerCase()} on the crank sprocket first, keep the tight run straight up to the cam
-          sprocket, and let all the slack lie on the run that leaves the crank {handWords(1, sheet, side)}. The crank
-          and the cam stay where they are: the chain moves.
+          Hang the {loop.name.toLowerCase()} on the {driver?.name.toLowerCase() ?? 'crank sprocket'} first, keep the
+          runs that are pulled straight, and let all the slack lie on the run that leaves it,{' '}
+          {handWords(runs, sheet, side)}. The crank and the cams stay where they are: the{' '}
+          {loop.kind === 'toothedBelt' ? 'belt' : 'chain'} moves.
         </p>
         <Button
           variant="filled"
@@ -214,7 +221,7 @@ export function ChainOnCount({ step }: { readonly step: Step }) {
       {at.proof === 'asArrived' && (
         <p className="soft">The chain was not off in this job. Counting it here is the count as it is set.</p>
       )}
-      <CountPanel step={step} loop={loop} phase="set" />
+      <CountPanel step={step} />
       {tries.length > 0 && (
         <p className="soft">
           Moved so far:{' '}
@@ -238,7 +245,7 @@ export function TensionerStep({ step }: { readonly step: Step }) {
   const memberId = step.targetIds[0] ?? ''
   const at = state.tensioners[memberId] ?? 'out'
   const name = sheet.members.find(({ id }) => id === memberId)?.name ?? 'Tensioner'
-  const pin = state.register.find(({ item }) => item === 'tensionerPin')
+  const pin = state.register.find(({ item, itemId }) => item === 'tensionerPin' && itemId === `pin-${memberId}`)
   const set = (next: 'fitted' | 'released' | 'proven') =>
     ({ kind: 'tensioner', memberId, state: next, stepId: step.id }) as const
   return (
@@ -292,8 +299,7 @@ export function TwoTurns({ step }: { readonly step: Step }) {
   const { view, side, say } = useBench()
   const { sheet, state, guard } = view
   const [other, setOther] = useState(false)
-  const loopId = step.targetIds[0] ?? ''
-  const turned = state.loops[loopId]?.turnedTightDeg ?? 0
+  const turned = Math.min(...step.targetIds.map((id) => state.loops[id]?.turnedTightDeg ?? 0))
   const enough = turned >= PROOF_TURN_DEG
   const held = guard.verdict !== 'turn'
   const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
@@ -326,7 +332,10 @@ export function TwoTurns({ step }: { readonly step: Step }) {
         </div>
       )}
       {other && <TurnedDialog planned={undefined} onClose={() => setOther(false)} />}
-      {enough && camshafts.map((shaft) => <TimingReadings key={shaft.id} step={step} shaft={shaft} phase="left" />)}
+      {enough &&
+        camshafts.map((shaft, i) => (
+          <TimingReadings key={shaft.id} step={step} shaft={shaft} phase="left" counts={i === 0} />
+        ))}
       {enough && camshafts.map((shaft) => <Deviation key={shaft.id} step={step} shaftId={shaft.id} />)}
     </div>
   )

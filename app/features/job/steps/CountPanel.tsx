@@ -1,59 +1,73 @@
-import { Button } from '@mantine/core'
-import { useState } from 'react'
-import { countedMarks, expectedCount, solveLoop, type CountVerdict } from '@link-count/core/drive'
-import { verdictOfCount } from '@link-count/core/ledger'
-import type { CountRule, EntryOf, Loop, Phase } from '@link-count/core/model'
+import { Button, NativeSelect } from '@mantine/core'
+import { useState, type ReactNode } from 'react'
+import { markSeat, movesOf, solveLoop, type CountVerdict } from '@link-count/core/drive'
+import { readLoop, verdictOfCount } from '@link-count/core/ledger'
+import type { BuildSheet, CountRule, EntryOf, Loop, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { fixed, formatDeg, formatLateness } from '@link-count/core/units'
 import { Figure } from '../../../ui/Figure'
 import { useDraft } from '../../../ui/fields'
 import { countDraftKey, ruleDraftKey } from '../countKeys'
+import { countablesOf, inHandOf, phaseOf, sectionDraftKey, unitOf, type Countable } from '../countSection'
 import { useBench } from '../JobContext'
 import { moveWords } from '../moveWords'
 import { CountRuleChoice } from './CountRuleChoice'
 import { useCountKeys } from './useCountKeys'
 
-/** Counts from mark to mark along the run with no slack in it, and says what the count means. */
-export function CountPanel({ step, loop, phase }: { readonly step: Step; readonly loop: Loop; readonly phase: Phase }) {
+/** Counts from mark to mark along the runs with no slack in them, and says what the counts mean. */
+export function CountPanel({ step }: { readonly step: Step }) {
   const { view, say } = useBench()
-  const { sheet, state, job } = view
+  const { state, job } = view
+  const countables = countablesOf(step, view)
+  const chosen = useDraft(sectionDraftKey(job.id, step.id))
+  const inHand = inHandOf(countables, chosen.text)
   const ruleDraft = useDraft(ruleDraftKey(job.id), lastRule(state.live))
-  const count = useDraft(countDraftKey(job.id, step.id), '0')
+  const count = useDraft(countDraftKey(job.id, step.id, inHand?.section.id ?? ''), '0')
   const n = Math.max(0, Math.min(2000, Math.trunc(Number(count.text)) || 0))
-  const written = state.counts.findLast((one) => one.loopId === loop.id && one.phase === phase)
-  const counting = !written || n > 0
+  const counting = !inHand?.written || n > 0
   const rule = ruleDraft.text as CountRule | ''
-  useCountKeys({ active: counting && rule !== '', add: (by) => count.setText(String(Math.max(0, n + by))) })
-  const marks = countedMarks(sheet, loop, 'tight')
-  if (!marks) return <p>The build sheet has no mark on the crank sprocket and on the cam sprocket to count between.</p>
+  const ready = counting && rule !== '' && inHand !== undefined
+  useCountKeys({ active: ready, add: (by) => count.setText(String(Math.max(0, n + by))) })
+  const phase = phaseOf(step)
+  if (!inHand || !phase) return <p>The build sheet has no marks on two wheels of this loop to count between.</p>
+  const { section, loop, written } = inHand
+  const unit = unitOf(loop)
   if (rule === '')
-    return <CountRuleChoice fromSeat={marks.fromSeat} toSeat={marks.toSeat} onChoose={ruleDraft.setText} />
+    return (
+      <CountRuleChoice fromSeat={markSeat(section.from)} toSeat={markSeat(section.to)} onChoose={ruleDraft.setText} />
+    )
   const write = () => {
     const typed = [{ field: 'counted', text: String(n) }]
-    const where = { loopId: loop.id, fromMarkId: marks.from.id, toMarkId: marks.to.id, run: 'tight' } as const
+    const where = { loopId: loop.id, fromMarkId: section.from.id, toMarkId: section.to.id, run: section.run }
     void say({ kind: 'count', ...where, rule, counted: n, phase, typed, stepId: step.id })
     count.drop()
+    chosen.drop()
   }
   return (
     <div className="stack">
+      <SectionChoice countables={countables} inHand={inHand} onChoose={chosen.setText} />
       <p className="soft">
-        From the {marks.from.name.toLowerCase()}, down the tight run, to the {marks.to.name.toLowerCase()}.{' '}
-        {ruleWords(rule)}{' '}
+        From the {section.from.name.toLowerCase()},{' '}
+        {section.run === 'tight' ? 'down the tight run' : 'along the slack run'}, to the {section.to.name.toLowerCase()}
+        . {ruleWords(rule, unit.one)}{' '}
         <button type="button" className="link" onClick={() => ruleDraft.setText('')}>
           Count another way
         </button>
       </p>
+      {section.run === 'slack' && (
+        <p className="warn">Slack lies on this run: what is counted here is worth little before the tensioner is on.</p>
+      )}
       {counting ? (
         <>
           <button
             type="button"
             className="counter"
             onClick={() => count.setText(String(n + 1))}
-            aria-label={`${n} counted. Touch for each pin`}
+            aria-label={`${n} counted. Touch for each ${unit.one}`}
             data-counter
           >
             <span className="reading">{n}</span>
-            <small>touch or space for each pin</small>
+            <small>touch or space for each {unit.one}</small>
           </button>
           <div className="row">
             <Button variant="quiet" onClick={() => count.setText(String(Math.max(0, n - 1)))} disabled={n === 0}>
@@ -64,13 +78,43 @@ export function CountPanel({ step, loop, phase }: { readonly step: Step; readonl
             </Button>
           </div>
           <Button variant="filled" onClick={write} disabled={n === 0}>
-            At the {marks.to.name.toLowerCase()}: {n}
+            At the {section.to.name.toLowerCase()}: {n}
           </Button>
         </>
       ) : (
-        written && <CountResult written={written} loop={loop} phase={phase} step={step} />
+        written && (
+          <CountResult countable={inHand} written={written}>
+            <LoopMoves loop={loop} phase={phase} step={step} />
+          </CountResult>
+        )
       )}
+      {counting && <LoopMoves loop={loop} phase={phase} step={step} />}
     </div>
+  )
+}
+
+/** Which stretch is counted, when there is more than one without slack. */
+function SectionChoice({
+  countables,
+  inHand,
+  onChoose,
+}: {
+  countables: readonly Countable[]
+  inHand: Countable
+  onChoose: (id: string) => void
+}) {
+  const several = new Set(countables.map(({ loop }) => loop.id)).size > 1
+  if (countables.filter(({ section }) => section.run === 'tight').length < 2) return null
+  return (
+    <NativeSelect
+      label="Counting"
+      value={inHand.section.id}
+      onChange={(event) => onChoose(event.currentTarget.value)}
+      data={countables.map(({ loop, section, written }) => ({
+        value: section.id,
+        label: `${several ? `${loop.name}: ` : ''}${section.from.name} to ${section.to.name}${section.run === 'slack' ? ', slack' : ''}${written ? `: ${written.counted}` : ''}`,
+      }))}
+    />
   )
 }
 
@@ -79,24 +123,22 @@ function lastRule(live: readonly { kind: string }[]): string {
   return last?.rule ?? ''
 }
 
-export const ruleWords = (rule: CountRule) =>
+export const ruleWords = (rule: CountRule, unit = 'pin') =>
   ({
-    both: 'The pins under both marks are counted.',
-    firstOnly: 'The pin under the first mark is counted, the one under the last is not.',
-    lastOnly: 'The pin under the first mark is not counted, the one under the last is.',
-    neither: 'The pins under the marks are not counted.',
+    both: `The ${unit} under each mark is counted.`,
+    firstOnly: `The ${unit} under the first mark is counted, the one under the last is not.`,
+    lastOnly: `The ${unit} under the first mark is not counted, the one under the last is.`,
+    neither: `The ${unit} under neither mark is counted.`,
   })[rule]
 
 function CountResult({
+  countable,
   written,
-  loop,
-  phase,
-  step,
+  children,
 }: {
+  countable: Countable
   written: EntryOf<'count'>
-  loop: Loop
-  phase: Phase
-  step: Step
+  children: ReactNode
 }) {
   const { view, say } = useBench()
   const { sheet } = view
@@ -133,7 +175,7 @@ function CountResult({
           <div>
             <dt>Expected</dt>
             <dd>
-              <Figure opened={openExpected(written, verdict, view.sheet, loop)} className="brass">
+              <Figure opened={openExpected(written, verdict, sheet, countable)} className="brass">
                 {fixed(verdict.expectedPitches, 1)} pitches
               </Figure>
             </dd>
@@ -154,55 +196,92 @@ function CountResult({
           </div>
         </dl>
       </div>
-      {out === 0 ? (
-        <p className="result">
-          The chain lies right: nothing to move. What is left over is{' '}
-          <span className="reading">{formatLateness(verdict.leftoverDeg)}</span> at the crank.
-        </p>
-      ) : (
-        <TheMove verdict={verdict} loop={loop} phase={phase} step={step} />
+      {children}
+      {suspicionWords(verdict) && (
+        <p className="soft">{suspicionWords(verdict)} Count once more before moving anything.</p>
       )}
       {again}
     </div>
   )
 }
 
-/** The one move that puts a count right, from the side stood at. */
-function TheMove({ verdict, loop, phase, step }: { verdict: CountVerdict; loop: Loop; phase: Phase; step: Step }) {
+const suspicionWords = ({ suspicion }: CountVerdict) =>
+  suspicion &&
+  {
+    otherRun: 'That number fits the other run. Was it counted down the slack side?',
+    bothEndsCounted: 'It would be right if one end pin was counted that should not be.',
+    noEndCounted: 'It would be right if one end pin was left out.',
+  }[suspicion]
+
+/** What the counts of a loop say together: the moves that put every wheel right, from the crank outwards, and what is then left over. */
+function LoopMoves({ loop, phase, step }: { loop: Loop; phase: Phase; step: Step }) {
   const { view, side, say } = useBench()
-  const [moving, setMoving] = useState(false)
-  const memberId = countedMarks(view.sheet, loop, 'tight')?.driven.id ?? ''
-  const leftover = verdict.leftoverDeg
+  const [moving, setMoving] = useState('')
+  const { sections, found, lateness } = readLoop(view.sheet, loop, view.state.counts, phase)
   const loopOn = view.state.loops[loop.id]?.on
-  const suspicion =
-    verdict.suspicion === 'otherRun'
-      ? 'That number fits the other run. Was it counted down the slack side?'
-      : verdict.suspicion === 'bothEndsCounted'
-        ? 'It would be right if one end pin was counted that should not be.'
-        : verdict.suspicion === 'noEndCounted'
-          ? 'It would be right if one end pin was left out.'
-          : undefined
+  if (lateness.length === 0) return null
+  const { moves, then } = movesOf(sections, lateness, found)
+  const wrong = moves.filter(({ layTeeth }) => layTeeth !== 0)
+  const nameOf = (id: string) => view.sheet.members.find((member) => member.id === id)?.name.toLowerCase() ?? ''
+  const several = lateness.length > 1
+  const shaftWords = (memberId: string) => {
+    const shaft = lateness.find((one) => one.memberId === memberId)?.shaft
+    return shaft?.kind === 'cam' && !several ? 'The cam' : (shaft?.name ?? '')
+  }
+  if (wrong.length === 0) {
+    return (
+      <p className="result">
+        The {loop.name.toLowerCase()} lies right
+        {several && lateness.length < sections.length - 1 ? ' where it was counted' : ''}: nothing to move. What is left
+        over is{' '}
+        {moves.map(({ memberId, leftoverDeg }, i) => (
+          <span key={memberId}>
+            {i > 0 && ', '}
+            <span className="reading">{formatLateness(leftoverDeg)}</span>
+            {several && ` on the ${nameOf(memberId)}`}
+          </span>
+        ))}{' '}
+        at the crank.
+      </p>
+    )
+  }
   return (
     <>
-      <div className="move">
-        <p>
-          <strong>{moveWords(verdict.layTeeth, view.sheet, side)}</strong> The cam then stands{' '}
-          {formatLateness(leftover)} at the crank. The crank stays.
+      {wrong.map((move) => (
+        <div className="move" key={move.memberId}>
+          <p>
+            <strong>{moveWords(move, loop, view.sheet, side)}</strong> {shaftWords(move.memberId)} then stands{' '}
+            {formatLateness(move.leftoverDeg)} at the crank. The crank stays.
+          </p>
+        </div>
+      ))}
+      {several && then.length > 1 && (
+        <p className="soft">
+          Then count{' '}
+          {then
+            .map(({ sectionId, pitches }) => {
+              const section = sections.find(({ id }) => id === sectionId)
+              return `${fixed(pitches, 1)} pitches from the ${section?.from.name.toLowerCase() ?? ''}`
+            })
+            .join(', ')}
+          . The slack run takes up the rest.
         </p>
-      </div>
-      {phase !== 'found' && loopOn && (
-        <Button
-          variant="filled"
-          disabled={moving}
-          onClick={() => {
-            setMoving(true)
-            void say({ kind: 'moved', loopId: loop.id, memberId, teeth: verdict.layTeeth, stepId: step.id })
-          }}
-        >
-          Moved it: count again
-        </Button>
       )}
-      {suspicion && <p className="soft">{suspicion} Count once more before moving anything.</p>}
+      {phase !== 'found' &&
+        loopOn &&
+        wrong.map(({ memberId, layTeeth }) => (
+          <Button
+            key={memberId}
+            variant="filled"
+            disabled={moving === memberId}
+            onClick={() => {
+              setMoving(memberId)
+              void say({ kind: 'moved', loopId: loop.id, memberId, teeth: layTeeth, stepId: step.id })
+            }}
+          >
+            {wrong.length > 1 ? `Moved it over the ${nameOf(memberId)}` : 'Moved it: count again'}
+          </Button>
+        ))}
     </>
   )
 }
@@ -210,12 +289,11 @@ function TheMove({ verdict, loop, phase, step }: { verdict: CountVerdict; loop: 
 function openExpected(
   written: EntryOf<'count'>,
   verdict: CountVerdict,
-  sheet: Parameters<typeof solveLoop>[0],
-  loop: Loop,
+  sheet: BuildSheet,
+  { loop, section }: Countable,
 ) {
   const solved = solveLoop(sheet, loop)
-  const marks = countedMarks(sheet, loop, written.run)
-  const expected = marks && expectedCount(sheet, solved.ok ? solved.value : undefined, marks.from, marks.to)
+  const { expected } = section
   const off = [expected?.movedFrom ?? 0, expected?.movedTo ?? 0].filter((teeth) => teeth !== 0)
   return {
     title: 'Expected count',
@@ -249,7 +327,7 @@ function openExpected(
     formula:
       expected?.from === 'book'
         ? 'The count that stands on the build sheet.'
-        : 'From the cam mark along the tight run to the crank mark, in the reference pose: the wrapped part of the cam sprocket in teeth, the straight run over the pitch, the wrapped part of the crank sprocket in teeth. Found less expected, rounded, is whole teeth; the rest is lateness.',
+        : 'From mark to mark along the run, in the reference pose: what is wrapped round each wheel in teeth, each straight run over the pitch. Found less expected, rounded, is whole teeth; the rest is lateness.',
     source:
       expected?.from === 'book'
         ? 'The build sheet'

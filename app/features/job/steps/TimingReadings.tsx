@@ -1,6 +1,7 @@
 import { Button, NativeSelect, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { correctByTeeth } from '@link-count/core/cams'
+import { ratioOfShaft, walkDrive } from '@link-count/core/drive'
 import { camMarkLateness, latenessOfEvents } from '@link-count/core/ledger'
 import type { Approach, Phase, Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
@@ -17,25 +18,27 @@ export function TimingReadings({
   step,
   shaft,
   phase,
+  counts = true,
 }: {
   readonly step: Step
   readonly shaft: Shaft
   readonly phase: Extract<Phase, 'found' | 'left'>
+  /** Where several camshafts are read in one step the loops are counted with the first. */
+  readonly counts?: boolean
 }) {
   const { view } = useBench()
   const { sheet, state } = view
   const timing = state.timing[shaft.id]?.[phase]
   const has = (kind: string) => timing?.witnesses.some((witness) => witness.kind === kind) ?? false
-  const loop = sheet.loops[0]
   const counted = state.counts.some((one) => one.phase === phase)
   return (
     <div className="stack">
       <Section title="Cam mark against the crank" done={has('camMark')} open={!has('camMark')}>
         <CamMark step={step} shaft={shaft} phase={phase} />
       </Section>
-      {loop && (
+      {counts && sheet.loops.length > 0 && (
         <Section title="Count the tight run" done={counted} open={has('camMark')}>
-          <CountPanel step={step} loop={loop} phase={phase} />
+          <CountPanel step={step} />
         </Section>
       )}
       <Section title="An opening and a closing" done={has('valveEvents')} open={false}>
@@ -66,10 +69,17 @@ export function TimingReadings({
 /** A lateness near whole teeth is a tooth: the move, and what would be left over. */
 function WholeTeeth({ latenessDeg, shaft }: { latenessDeg: number; shaft: Shaft }) {
   const { view, side } = useBench()
-  const teeth = view.sheet.members.find(({ shaftId, kind }) => shaftId === shaft.id && kind === 'sprocket')?.teeth
-    ?.value
-  if (!teeth) return null
-  const { layTeeth, leftoverDeg, toothCrankDeg } = correctByTeeth(latenessDeg, teeth, shaft.ratio)
+  const { sheet } = view
+  const way = walkDrive(sheet).ways[shaft.id] ?? []
+  const last = way.findLast(({ by }) => by.kind === 'loop')
+  const wheel = last?.toShaftId === shaft.id ? last.teeth?.driven : undefined
+  const loop = sheet.loops.find(({ id }) => id === last?.by.id)
+  if (!wheel?.teeth || !loop) return null
+  const { layTeeth, leftoverDeg, toothCrankDeg } = correctByTeeth(
+    latenessDeg,
+    wheel.teeth.value,
+    ratioOfShaft(sheet, shaft),
+  )
   if (layTeeth === 0) {
     return (
       <p className="soft">
@@ -79,8 +89,8 @@ function WholeTeeth({ latenessDeg, shaft }: { latenessDeg: number; shaft: Shaft 
   }
   return (
     <p className="move">
-      <strong>{moveWords(layTeeth, view.sheet, side)}</strong> It then stands {formatLateness(leftoverDeg)} at the
-      crank.
+      <strong>{moveWords({ layTeeth, memberId: wheel.id }, loop, sheet, side)}</strong> It then stands{' '}
+      {formatLateness(leftoverDeg)} at the crank.
     </p>
   )
 }

@@ -1,0 +1,67 @@
+import { TextInput } from '@mantine/core'
+import { identifyChain } from '@link-count/core/drive'
+import { fixed, formatInches, formatMm } from '@link-count/core/units'
+import { LengthInput, parseWhole, useField, useLengthField, wholeWords } from '../../ui/fields'
+import { useSheetEditor } from './SheetEditor'
+
+/** Which standard roller chain it is, from the calliper, and how worn. */
+export function ChainIdentity() {
+  const { sheet, engineId } = useSheetEditor()
+  const key = (name: string) => `sheet:${engineId}:chain-${name}`
+  const over = useField(key('over'), parseWhole(1, 200), '10')
+  const span = useLengthField(key('span'))
+  const roller = useLengthField(key('roller'))
+  const width = useLengthField(key('width'))
+  if (!sheet.loops.some(({ kind }) => kind === 'rollerChain')) return null
+  const matches =
+    span.value && over.value
+      ? identifyChain({
+          spanMm: span.value.value,
+          pitches: over.value,
+          rollerMm: roller.value?.value,
+          widthMm: width.value?.value,
+        })
+      : undefined
+  return (
+    <details className="section">
+      <summary>Which chain is it, and how worn</summary>
+      <div className="section-body stack">
+        <div className="two-fields">
+          <LengthInput field={span} label="Measured, pulled lightly" />
+          <TextInput
+            label="Over so many pitches"
+            value={over.text}
+            onChange={(event) => over.setText(event.currentTarget.value)}
+            onBlur={over.leave}
+            error={over.error && wholeWords(over.error)}
+            maxLength={4}
+          />
+          <LengthInput field={roller} label="Roller, across" />
+          <LengthInput field={width} label="Between inner plates" />
+        </div>
+        {matches?.length === 0 && (
+          <p>
+            No standard roller chain has that pitch. Inverted-tooth chains commonly have 6.35, 7.774, 8 or 9.525 mm.
+          </p>
+        )}
+        <dl className="figures">
+          {matches?.slice(0, 4).map(({ size, elongation, fits }) => (
+            <div key={size.name}>
+              <dt>
+                {size.name}, {formatMm(size.pitchMm, 3)} ({formatInches(size.pitchMm)})
+                {!fits && <span className="soft"> roller or width does not fit</span>}
+              </dt>
+              <dd className="reading">
+                {fixed(Math.abs(elongation) * 100, 2)}% {elongation >= 0 ? 'long' : 'short'}
+              </dd>
+            </div>
+          ))}
+        </dl>
+        <p className="soft">
+          Sizes by ISO 606, from memory. Take the worst of several places. 1% is a limit on large marine engines, 2% a
+          usual end of life elsewhere; the maker’s figure comes first.
+        </p>
+      </div>
+    </details>
+  )
+}

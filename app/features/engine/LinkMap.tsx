@@ -1,0 +1,88 @@
+import { linkMap, type Section } from '@link-count/core/drive'
+import type { Loop } from '@link-count/core/model'
+import { fixed } from '@link-count/core/units'
+
+const PX_PER_PITCH = 11
+
+/** The whole loop unrolled: every pitch numbered from the driver's mark, where each mark comes, so where paint belongs on a blank one. */
+export function LinkMap({
+  loop,
+  sections,
+  pitches,
+}: {
+  readonly loop: Loop
+  readonly sections: readonly Section[]
+  readonly pitches: number | undefined
+}) {
+  const places = linkMap(sections)
+  if (!places || !pitches || places.length < 2) return null
+  const belt = loop.kind === 'toothedBelt'
+  const unit = belt ? 'tooth' : 'link'
+  const width = pitches * PX_PER_PITCH + 30
+  return (
+    <details className="section wide-field">
+      <summary>
+        Link map <span className="soft">where to paint a blank {belt ? 'belt' : 'chain'}</span>
+      </summary>
+      <div className="section-body stack">
+        <p>
+          {places
+            .map(({ name, nearest, offPitches }) =>
+              nearest === 0 && Math.abs(offPitches) < 0.01
+                ? `${name}: ${unit} 0, where counting starts`
+                : `${name}: ${unit} ${fixed(nearest, nearest % 1 === 0 ? 0 : 1)}${Math.abs(offPitches) > 0.15 ? ` (${fixed(Math.abs(offPitches), 1)} ${offPitches > 0 ? 'on' : 'back'})` : ''}`,
+            )
+            .join('. ')}
+          . Counted along the travel.
+        </p>
+        <div
+          className="paper-scroll"
+          tabIndex={0}
+          role="region"
+          aria-label={`Link map of the ${loop.name.toLowerCase()}`}
+        >
+          <svg
+            width={width}
+            height="92"
+            role="img"
+            aria-label={`${pitches} ${belt ? 'teeth' : 'links'} unrolled`}
+            className="link-map"
+          >
+            {Array.from({ length: pitches + 1 }, (_, k) => (
+              <g key={k} transform={`translate(${15 + k * PX_PER_PITCH} 0)`}>
+                {k < pitches && (
+                  <rect
+                    x="0"
+                    y={k % 2 === 0 ? 42 : 44}
+                    width={PX_PER_PITCH}
+                    height={k % 2 === 0 ? 12 : 8}
+                    className="link-plate"
+                  />
+                )}
+                <circle cy="48" r="2.6" className="link-pin" />
+                {k % 5 === 0 && (
+                  <text y="72" textAnchor="middle" className="link-number">
+                    {k}
+                  </text>
+                )}
+              </g>
+            ))}
+            {places.map(({ markId, name, atPitches }, i) => (
+              <g key={markId} transform={`translate(${15 + atPitches * PX_PER_PITCH} 0)`}>
+                <path d="M0 38l-6 -10h12z" className="link-mark" />
+                <text
+                  x={i === 0 ? -6 : 0}
+                  y={i % 2 === 0 ? 12 : 24}
+                  textAnchor={i === 0 ? 'start' : 'middle'}
+                  className="link-name"
+                >
+                  {name}
+                </text>
+              </g>
+            ))}
+          </svg>
+        </div>
+      </div>
+    </details>
+  )
+}

@@ -1,0 +1,216 @@
+import { NativeSelect } from '@mantine/core'
+import { fitDistances, pointOf } from '@link-count/core/drive'
+import type { Position, Shaft } from '@link-count/core/model'
+import { fixed } from '@link-count/core/units'
+import { withValue, type SheetChange } from './sheetChanges'
+import { useSheetEditor } from './SheetEditor'
+import { DirectionField, MmField } from './TrustedField'
+
+type SetPlace = (change: (now: Position | undefined) => Position) => SheetChange
+type PolarPlace = Extract<Position, { how: 'polar' }>
+type DistancesPlace = Extract<Position, { how: 'distances' }>
+
+/** Where a shaft or a plain member stands: by distance and direction, or by calliper from shafts that are placed already. */
+export function PlaceFields({
+  id,
+  name,
+  position,
+  set,
+}: {
+  readonly id: string
+  readonly name: string
+  readonly position: Position | undefined
+  /** Changes the place as it stands on the sheet by then: two fields may be left one right after the other. */
+  readonly set: SetPlace
+}) {
+  const { sheet, apply } = useSheetEditor()
+  const others = sheet.shafts.filter((shaft) => shaft.id !== id)
+  const how = position?.how === 'distances' ? 'distances' : 'polar'
+  const crankId = others[0]?.id ?? 'crank'
+  const choose = (next: string) =>
+    apply(
+      set(() =>
+        next === 'polar'
+          ? { how: 'polar', fromShaftId: crankId }
+          : { how: 'distances', from: others.slice(0, 2).map((shaft) => ({ shaftId: shaft.id })), side: 'left' },
+      ),
+    )
+  const label = name.toLowerCase()
+  return (
+    <>
+      {others.length > 1 && (
+        <NativeSelect
+          label={`${name} is placed by`}
+          value={how}
+          onChange={(event) => choose(event.currentTarget.value)}
+          data={[
+            { value: 'polar', label: 'distance and direction' },
+            { value: 'distances', label: 'two distances by calliper' },
+          ]}
+        />
+      )}
+      {how === 'polar' && (
+        <Polar
+          id={id}
+          label={label}
+          position={position?.how === 'polar' ? position : undefined}
+          crankId={crankId}
+          others={others}
+          set={set}
+        />
+      )}
+      {position?.how === 'distances' && (
+        <Distances id={id} label={label} position={position} others={others} set={set} />
+      )}
+    </>
+  )
+}
+
+function Polar({
+  id,
+  label,
+  position,
+  crankId,
+  others,
+  set,
+}: {
+  id: string
+  label: string
+  position: PolarPlace | undefined
+  crankId: string
+  others: readonly Shaft[]
+  set: SetPlace
+}) {
+  const now = position ?? { how: 'polar' as const, fromShaftId: crankId }
+  const { sheet, apply } = useSheetEditor()
+  const from = sheet.shafts.find((shaft) => shaft.id === now.fromShaftId)?.name.toLowerCase() ?? 'crank'
+  const polar = (place: Position | undefined): PolarPlace =>
+    place?.how === 'polar' ? place : { how: 'polar', fromShaftId: crankId }
+  return (
+    <>
+      {others.length > 1 && (
+        <NativeSelect
+          label={`Measured from, for the ${label}`}
+          value={now.fromShaftId}
+          onChange={(event) => {
+            const fromShaftId = event.currentTarget.value
+            apply(set((place) => ({ ...polar(place), fromShaftId })))
+          }}
+          data={others.map((shaft) => ({ value: shaft.id, label: shaft.name }))}
+        />
+      )}
+      <MmField
+        id={`${id}-distance`}
+        label={`Centre of the ${from} to centre of the ${label}`}
+        value={now.distanceMm}
+        change={(value) => set((place) => withValue(polar(place), 'distanceMm', value))}
+      />
+      <DirectionField
+        id={`${id}-direction`}
+        label={`${label.charAt(0).toUpperCase()}${label.slice(1)} stands towards`}
+        help={`From the ${from}, seen from the timing side.`}
+        value={now.directionDeg}
+        change={(value) => set((place) => withValue(polar(place), 'directionDeg', value))}
+      />
+    </>
+  )
+}
+
+function Distances({
+  id,
+  label,
+  position,
+  others,
+  set,
+}: {
+  id: string
+  label: string
+  position: DistancesPlace
+  others: readonly Shaft[]
+  set: SetPlace
+}) {
+  const { sheet, apply } = useSheetEditor()
+  const placed = fitDistances(sheet, position)
+  const nameOf = (shaftId: string) => sheet.shafts.find((shaft) => shaft.id === shaftId)?.name.toLowerCase() ?? ''
+  const distances = (place: Position | undefined): DistancesPlace => (place?.how === 'distances' ? place : position)
+  const spare = others.find((shaft) => !position.from.some(({ shaftId }) => shaftId === shaft.id))
+  const point = pointOf(sheet, position)
+  return (
+    <>
+      {position.from.map(({ shaftId, distanceMm }, i) => (
+        <MmField
+          key={`${i} ${shaftId}`}
+          id={`${id}-from-${i}`}
+          label={`Centre of the ${nameOf(shaftId)} to centre of the ${label}`}
+          value={distanceMm}
+          change={(value) =>
+            set((place) => {
+              const now = distances(place)
+              return { ...now, from: now.from.map((one, k) => (k === i ? withValue(one, 'distanceMm', value) : one)) }
+            })
+          }
+        />
+      ))}
+      <NativeSelect
+        label={`Side of the line ${nameOf(position.from[0]?.shaftId ?? '')} to ${nameOf(position.from[1]?.shaftId ?? '')}`}
+        description="Two distances leave a mirror image; seen from the timing side."
+        inputWrapperOrder={['label', 'input', 'description', 'error']}
+        value={position.side}
+        onChange={(event) => {
+          const side = event.currentTarget.value as 'left'
+          apply(set((place) => ({ ...distances(place), side })))
+        }}
+        data={[
+          { value: 'left', label: 'left of it' },
+          { value: 'right', label: 'right of it' },
+        ]}
+      />
+      <NativeSelect
+        label={`First and second, for the ${label}`}
+        value={`${position.from[0]?.shaftId} ${position.from[1]?.shaftId}`}
+        onChange={(event) => {
+          const [a = '', b = ''] = event.currentTarget.value.split(' ')
+          const ends = [a, b]
+          apply(
+            set((place) => {
+              const now = distances(place)
+              return { ...now, from: now.from.map((one, k) => ({ ...one, shaftId: ends[k] ?? one.shaftId })) }
+            }),
+          )
+        }}
+        data={others.flatMap((a) =>
+          others.filter((b) => b.id !== a.id).map((b) => ({ value: `${a.id} ${b.id}`, label: `${a.name}, ${b.name}` })),
+        )}
+      />
+      {placed && !placed.ok && placed.error.code === 'doNotMeet' && (
+        <p className="field-error wide-field" role="alert">
+          Those two distances do not meet: they are {fixed(placed.error.gapMm, 1)} mm apart. Measure again.
+        </p>
+      )}
+      {placed?.ok && point && (
+        <p className="result wide-field">
+          It stands at {fixed(point.x, 1)} mm right and {fixed(point.y, 1)} mm up of the crank
+          {position.from.filter(({ distanceMm }) => distanceMm).length > 2
+            ? `; the distances fit to ${fixed(placed.value.misfitMm, 2)} mm.`
+            : `; the mirror image is at ${fixed(placed.value.mirror.x, 1)} and ${fixed(placed.value.mirror.y, 1)}.`}
+        </p>
+      )}
+      {spare && position.from.length < 6 && (
+        <button
+          type="button"
+          className="link"
+          onClick={() =>
+            apply(
+              set((place) => {
+                const now = distances(place)
+                return { ...now, from: [...now.from, { shaftId: spare.id }] }
+              }),
+            )
+          }
+        >
+          One more distance for the {label}, to check by
+        </button>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,76 @@
+import { wheelPath, type DriveScene, type LoopScene, type Projection } from '../../../ui/face'
+
+interface Parts {
+  readonly scene: DriveScene
+  readonly projection: Projection
+}
+
+/** Wheels with their marks, and the shoes that loops bear on. */
+export function FaceParts({ scene, projection }: Parts) {
+  return (
+    <>
+      {scene.wheels.map((wheel) => {
+        const { memberId, radiusMm, pitchMm } = wheel
+        const r = radiusMm * projection.scale
+        const pitch = pitchMm * projection.scale
+        return (
+          <g key={memberId} data-member={memberId}>
+            <path d={wheelPath(wheel, projection.scale)} className="sprocket" />
+            {Array.from({ length: r > 60 ? 6 : 0 }, (_, i) => (
+              <circle
+                key={i}
+                className="hole"
+                cx={r * 0.58 * Math.cos((i * Math.PI) / 3 + 0.5)}
+                cy={r * 0.58 * Math.sin((i * Math.PI) / 3 + 0.5)}
+                r={r * 0.1}
+              />
+            ))}
+            <circle className="hole" r={Math.min(Math.max(6, r * 0.2), r * 0.5)} />
+            <circle className="axis" r="2.500" />
+            {scene.marks
+              .filter((mark) => mark.memberId === memberId)
+              .map((mark) => (
+                <path
+                  key={mark.id}
+                  className="mark"
+                  transform={`rotate(${-mark.angleDeg}) translate(${r - pitch * (mark.seat === 'gap' ? 0.62 : 0.5)} 0)`}
+                  d="M0 0L-13 -6.500L-13 6.500z"
+                >
+                  <title>{mark.name}</title>
+                </path>
+              ))}
+          </g>
+        )
+      })}
+      {scene.loops.flatMap((loop) =>
+        loop.solved.members
+          .filter(({ teeth }) => !teeth)
+          .map(({ memberId }) => <Shoe key={memberId} loop={loop} memberId={memberId} projection={projection} />),
+      )}
+    </>
+  )
+}
+
+/** A plain guide or tensioner: the stretch of its circle that the loop bears on, as a shoe. */
+function Shoe({ loop, memberId, projection }: { loop: LoopScene; memberId: string; projection: Projection }) {
+  const { members, path } = loop.solved
+  const member = members.find((one) => one.memberId === memberId)
+  const arc = path.pieces.find((piece) => piece.kind === 'arc' && piece.memberId === memberId)
+  if (arc?.kind !== 'arc' || !member) return null
+  const outside = member.side !== members.find(({ teeth }) => teeth)?.side
+  const [x, y] = [projection.x(member.centre), projection.y(member.centre)]
+  const half = Math.max(Math.abs(arc.sweepDeg) / 2 + 6, 14)
+  const middle = arc.fromDeg + arc.sweepDeg / 2
+  const inner = member.radiusMm * projection.scale - (outside ? 1 : -1) * (6 + path.pitchMm * projection.scale * 0.3)
+  const point = (deg: number) => {
+    const rad = (deg * Math.PI) / 180
+    return `${(x + projection.mirror * inner * Math.cos(rad)).toFixed(1)} ${(y - inner * Math.sin(rad)).toFixed(1)}`
+  }
+  const sweep = projection.mirror === 1 ? 0 : 1
+  return (
+    <path
+      className="shoe"
+      d={`M${point(middle - half)}A${inner.toFixed(1)} ${inner.toFixed(1)} 0 0 ${sweep} ${point(middle + half)}`}
+    />
+  )
+}

@@ -1,0 +1,168 @@
+import type { Side } from '@link-count/core/units'
+import type { DriveScene, LoopScene, Projection, Wheel } from '../../../ui/face'
+import { useBench } from '../JobContext'
+
+interface Parts {
+  readonly scene: DriveScene
+  readonly projection: Projection
+}
+
+/** Names, runs, the state of the tensioner, which way it runs. With many wheels their names shrink to what fits. */
+export function FaceWords({ scene, projection, narrow, numbered }: Parts & { narrow: boolean; numbered: boolean }) {
+  const { view, side } = useBench()
+  const { sheet, state } = view
+  const many = scene.wheels.length > 3
+  const tensioners = scene.loops.flatMap(({ solved }) =>
+    solved.members.filter(({ kind, teeth }) => kind === 'tensioner' && !teeth),
+  )
+  return (
+    <g className="words">
+      {scene.wheels.map((wheel) => (
+        <WheelName key={wheel.memberId} wheel={wheel} scene={scene} projection={projection} short={narrow || many} />
+      ))}
+      {scene.loops
+        .filter(({ on }) => on)
+        .map((loop) => (
+          <RunNames
+            key={loop.loop.id}
+            loop={loop}
+            projection={projection}
+            narrow={narrow || many}
+            numbered={numbered}
+            several={scene.loops.length > 1}
+          />
+        ))}
+      {tensioners.map(({ memberId, centre }) => {
+        const at = state.tensioners[memberId]
+        if (!at || at === 'asArrived') return null
+        const held = at === 'heldBack' || at === 'fitted'
+        return (
+          <text
+            key={memberId}
+            x={projection.x(centre)}
+            y={projection.y(centre)}
+            textAnchor="middle"
+            className={held ? 'held' : undefined}
+          >
+            {held ? 'tensioner held' : 'tensioner released'}
+          </text>
+        )
+      })}
+      <RunningArrow
+        crank={scene.wheels.find(({ isCrank }) => isCrank)}
+        projection={projection}
+        running={sheet.running?.value}
+        side={side}
+      />
+    </g>
+  )
+}
+
+function WheelName({ wheel, scene, projection, short }: Parts & { wheel: Wheel; short: boolean }) {
+  const { centre, radiusMm, teeth, name } = wheel
+  const r = radiusMm * projection.scale
+  const y = projection.y(centre)
+  const crank = scene.wheels.find(({ isCrank }) => isCrank)
+  const words = short ? `${teeth}` : `${name.toLowerCase()}, ${teeth}`
+  // The words of the bench stand at the upper left: a small upper wheel is named on its right, a small lower one below.
+  const upper = crank !== undefined && y < projection.y(crank.centre) - 40
+  const place =
+    r > 78 || (short && r > 26)
+      ? { x: projection.x(centre), y: y + r * (r > 78 ? 0.36 : 0.62), textAnchor: 'middle' as const }
+      : upper
+        ? { x: projection.x(centre) + r + (short ? 16 : 54), y, textAnchor: 'start' as const }
+        : { x: projection.x(centre), y: y + r + 28, textAnchor: 'middle' as const }
+  return (
+    <text {...place}>
+      {words}
+      <title>{name}</title>
+    </text>
+  )
+}
+
+/** Which runs are pulled and which are slack. */
+function RunNames({
+  loop,
+  projection,
+  narrow,
+  numbered,
+  several,
+}: {
+  loop: LoopScene
+  projection: Projection
+  narrow: boolean
+  numbered: boolean
+  several: boolean
+}) {
+  const { runs, path } = loop.solved
+  const drawn = path.pieces.filter((piece) => piece.kind === 'run')
+  const longest = (kind: 'tight' | 'slack') => {
+    const ids = runs.filter((run) => run.kind === kind).map(({ fromMemberId }) => fromMemberId)
+    return drawn.filter(({ fromMemberId }) => ids.includes(fromMemberId)).sort((a, b) => b.lengthMm - a.lengthMm)[0]
+  }
+  const middle = (run: (typeof drawn)[number], share: number) => ({
+    x: projection.x({ x: run.from.x + (run.to.x - run.from.x) * share, y: 0 }),
+    y: projection.y({ x: 0, y: run.from.y + (run.to.y - run.from.y) * share }),
+  })
+  const wheels = loop.solved.members.filter(({ teeth }) => teeth)
+  const centreX = projection.x({ x: wheels.reduce((sum, { centre }) => sum + centre.x, 0) / wheels.length, y: 0 })
+  const out = (x: number, wide: boolean) =>
+    x > centreX ? { dx: wide ? 62 : 30, anchor: 'start' as const } : { dx: wide ? -62 : -22, anchor: 'end' as const }
+  const [tightRun, slackRun] = [longest('tight'), longest('slack')]
+  const tight = tightRun && middle(tightRun, 0.4)
+  const slack = slackRun && middle(slackRun, 0.5)
+  return (
+    <>
+      {tight && (
+        <text
+          x={tight.x + out(tight.x, numbered).dx}
+          y={tight.y}
+          textAnchor={out(tight.x, numbered).anchor}
+          className="tight"
+        >
+          tight run{' '}
+          {!narrow && !several && (
+            <tspan x={tight.x + out(tight.x, numbered).dx} dy="18" className="plain-words">
+              {`${tightRun.pitches.toFixed(1)} pitches free`}
+            </tspan>
+          )}
+        </text>
+      )}
+      {slack && (
+        <text x={slack.x + out(slack.x, false).dx} y={slack.y} textAnchor={out(slack.x, false).anchor}>
+          slack run
+        </text>
+      )}
+    </>
+  )
+}
+
+/** Which way the crank runs, as an arrow round its centre. */
+function RunningArrow({
+  crank,
+  projection,
+  running,
+  side,
+}: {
+  crank: Wheel | undefined
+  projection: Projection
+  running: 'clockwise' | 'anticlockwise' | undefined
+  side: Side
+}) {
+  if (!running || !crank) return null
+  const r = Math.max(14, crank.radiusMm * projection.scale * 0.5)
+  const clockwise = (running === 'clockwise') === (side === 'timing')
+  const flip = clockwise ? 1 : -1
+  return (
+    <g
+      transform={`translate(${projection.x(crank.centre)} ${projection.y(crank.centre)}) scale(${flip} 1)`}
+      className="running-arrow"
+    >
+      <path d={`M${-r * 0.77} ${-r * 0.64}A${r} ${r} 0 0 1 ${r * 0.77} ${-r * 0.64}`} />
+      <path
+        d={`M${r * 0.77 + 5} ${-r * 0.64 + 5}L${r * 0.77 - 8} ${-r * 0.64 + 1}L${r * 0.77 + 3} ${-r * 0.64 - 9}z`}
+        className="head"
+      />
+    </g>
+  )
+}

@@ -1,0 +1,292 @@
+import type { BuildSheet, Cylinder, Loop, Mark, Member, Shaft } from '../model/buildSheet'
+
+/** Plain shapes of drives to begin from and bend. They hold no figures but ratios that the shape itself settles. */
+export type Topology =
+  | 'twinCam'
+  | 'twoStage'
+  | 'gearThenChain'
+  | 'twoChainsByIdlers'
+  | 'beltWithPump'
+  | 'twoBelts'
+  | 'fourCamBelt'
+  | 'gearsOnly'
+  | 'splinedBanks'
+
+type Drive = Pick<
+  BuildSheet,
+  'shafts' | 'members' | 'loops' | 'couplings' | 'cams' | 'marks' | 'adjusters' | 'witnesses'
+>
+
+const shaft = (id: string, name: string, kind: Shaft['kind'], num: number, den: number): Shaft => ({
+  id,
+  name,
+  kind,
+  ratio: { num, den },
+  ...(kind === 'crank' ? { position: { how: 'origin' } } : { position: { how: 'polar', fromShaftId: 'crank' } }),
+})
+const crank = shaft('crank', 'Crank', 'crank', 1, 1)
+const member = (id: string, name: string, kind: Member['kind'], shaftId?: string): Member => ({
+  id,
+  name,
+  kind,
+  ...(shaftId ? { shaftId } : kind === 'tensioner' ? {} : { position: { how: 'polar', fromShaftId: 'crank' } }),
+})
+/** `-name` = passed outside. */
+const loop = (id: string, name: string, kind: Loop['kind'], ...path: string[]): Loop => ({
+  id,
+  name,
+  kind,
+  path: path.map((part) => ({ memberId: part.replace(/^-/, ''), passed: part.startsWith('-') ? 'outside' : 'inside' })),
+})
+const mesh = (fromId: string, toId: string) => ({
+  id: `mesh-${fromId}-${toId}`.slice(0, 64),
+  kind: 'gearMesh' as const,
+  fromId,
+  toId,
+})
+const spline = (fromId: string, toId: string) => ({
+  id: `spline-${fromId}-${toId}`,
+  kind: 'spline' as const,
+  fromId,
+  toId,
+})
+
+type Parts = Pick<Drive, 'shafts' | 'members' | 'loops' | 'couplings'>
+/** Which shaft a valve of a cylinder is worked by. */
+type ShaftOf = (cylinder: Cylinder, valve: 'inlet' | 'exhaust') => string
+
+const byValve: ShaftOf = (_cylinder, valve) => (valve === 'inlet' ? 'inlet-cam' : 'exhaust-cam')
+const oneCam: ShaftOf = () => 'camshaft'
+const byBank: ShaftOf = ({ bankId }) => (bankId === 'bank-2' ? 'cam-b' : 'cam-a')
+const byBankAndValve: ShaftOf = ({ bankId }, valve) => `${valve}-${bankId === 'bank-2' ? 'b' : 'a'}`
+
+const shapes: Readonly<Record<Topology, { readonly parts: Parts; readonly shaftOf: ShaftOf }>> = {
+  twinCam: {
+    shaftOf: byValve,
+    parts: {
+      shafts: [
+        crank,
+        shaft('exhaust-cam', 'Exhaust camshaft', 'cam', 1, 2),
+        shaft('inlet-cam', 'Inlet camshaft', 'cam', 1, 2),
+      ],
+      members: [
+        member('crank-sprocket', 'Crank sprocket', 'sprocket', 'crank'),
+        member('tensioner', 'Tensioner', 'tensioner'),
+        member('exhaust-sprocket', 'Exhaust sprocket', 'sprocket', 'exhaust-cam'),
+        member('inlet-sprocket', 'Inlet sprocket', 'sprocket', 'inlet-cam'),
+      ],
+      loops: [
+        loop('chain', 'Chain', 'rollerChain', 'crank-sprocket', '-tensioner', 'exhaust-sprocket', 'inlet-sprocket'),
+      ],
+      couplings: [],
+    },
+  },
+  twoStage: {
+    shaftOf: byValve,
+    parts: {
+      shafts: [
+        crank,
+        shaft('middle', 'Intermediate shaft', 'intermediate', 1, 2),
+        shaft('exhaust-cam', 'Exhaust camshaft', 'cam', 1, 2),
+        shaft('inlet-cam', 'Inlet camshaft', 'cam', 1, 2),
+      ],
+      members: [
+        member('crank-sprocket', 'Crank sprocket', 'sprocket', 'crank'),
+        member('middle-large', 'Large intermediate sprocket', 'sprocket', 'middle'),
+        member('middle-small', 'Small intermediate sprocket', 'sprocket', 'middle'),
+        member('tensioner', 'Upper tensioner', 'tensioner'),
+        member('exhaust-sprocket', 'Exhaust sprocket', 'sprocket', 'exhaust-cam'),
+        member('inlet-sprocket', 'Inlet sprocket', 'sprocket', 'inlet-cam'),
+      ],
+      loops: [
+        loop('lower', 'Lower chain', 'rollerChain', 'crank-sprocket', 'middle-large'),
+        loop('upper', 'Upper chain', 'rollerChain', 'middle-small', '-tensioner', 'exhaust-sprocket', 'inlet-sprocket'),
+      ],
+      couplings: [],
+    },
+  },
+  gearThenChain: {
+    shaftOf: oneCam,
+    parts: {
+      shafts: [
+        crank,
+        shaft('half', 'Half-speed shaft', 'intermediate', -1, 2),
+        shaft('camshaft', 'Camshaft', 'cam', -1, 2),
+      ],
+      members: [
+        member('pinion', 'Crank pinion', 'gear', 'crank'),
+        member('half-gear', 'Half-speed gear', 'gear', 'half'),
+        member('half-sprocket', 'Half-speed sprocket', 'sprocket', 'half'),
+        member('tensioner', 'Tensioner', 'tensioner'),
+        member('cam-sprocket', 'Cam sprocket', 'sprocket', 'camshaft'),
+      ],
+      loops: [loop('chain', 'Chain', 'rollerChain', 'half-sprocket', '-tensioner', 'cam-sprocket')],
+      couplings: [mesh('pinion', 'half-gear')],
+    },
+  },
+  twoChainsByIdlers: {
+    shaftOf: byBank,
+    parts: {
+      shafts: [
+        crank,
+        shaft('idler-a', 'First idler shaft', 'intermediate', -1, 2),
+        shaft('idler-b', 'Second idler shaft', 'intermediate', -1, 2),
+        shaft('cam-a', 'First camshaft', 'cam', -1, 2),
+        shaft('cam-b', 'Second camshaft', 'cam', -1, 2),
+      ],
+      members: [
+        member('pinion', 'Crank pinion', 'gear', 'crank'),
+        member('gear-a', 'First idler gear', 'gear', 'idler-a'),
+        member('gear-b', 'Second idler gear', 'gear', 'idler-b'),
+        member('sprocket-a', 'First idler sprocket', 'sprocket', 'idler-a'),
+        member('sprocket-b', 'Second idler sprocket', 'sprocket', 'idler-b'),
+        member('tensioner-a', 'First tensioner', 'tensioner'),
+        member('tensioner-b', 'Second tensioner', 'tensioner'),
+        member('cam-sprocket-a', 'First cam sprocket', 'sprocket', 'cam-a'),
+        member('cam-sprocket-b', 'Second cam sprocket', 'sprocket', 'cam-b'),
+      ],
+      loops: [
+        loop('chain-a', 'First chain', 'rollerChain', 'sprocket-a', '-tensioner-a', 'cam-sprocket-a'),
+        loop('chain-b', 'Second chain', 'rollerChain', 'sprocket-b', '-tensioner-b', 'cam-sprocket-b'),
+      ],
+      couplings: [mesh('pinion', 'gear-a'), mesh('pinion', 'gear-b')],
+    },
+  },
+  beltWithPump: {
+    shaftOf: oneCam,
+    parts: {
+      shafts: [crank, shaft('pump', 'Pump shaft', 'pump', 1, 2), shaft('camshaft', 'Camshaft', 'cam', 1, 2)],
+      members: [
+        member('crank-pulley', 'Crank pulley', 'pulley', 'crank'),
+        member('tensioner', 'Tensioner', 'tensioner'),
+        member('cam-pulley', 'Cam pulley', 'pulley', 'camshaft'),
+        member('pump-pulley', 'Pump pulley', 'pulley', 'pump'),
+      ],
+      loops: [loop('belt', 'Belt', 'toothedBelt', 'crank-pulley', '-tensioner', 'cam-pulley', 'pump-pulley')],
+      couplings: [],
+    },
+  },
+  twoBelts: {
+    shaftOf: byBank,
+    parts: {
+      shafts: [crank, shaft('cam-a', 'First camshaft', 'cam', 1, 2), shaft('cam-b', 'Second camshaft', 'cam', 1, 2)],
+      members: [
+        member('crank-a', 'First crank pulley', 'pulley', 'crank'),
+        member('crank-b', 'Second crank pulley', 'pulley', 'crank'),
+        member('tensioner-a', 'First tensioner', 'tensioner'),
+        member('tensioner-b', 'Second tensioner', 'tensioner'),
+        member('cam-pulley-a', 'First cam pulley', 'pulley', 'cam-a'),
+        member('cam-pulley-b', 'Second cam pulley', 'pulley', 'cam-b'),
+      ],
+      loops: [
+        loop('belt-a', 'First belt', 'toothedBelt', 'crank-a', '-tensioner-a', 'cam-pulley-a'),
+        loop('belt-b', 'Second belt', 'toothedBelt', 'crank-b', '-tensioner-b', 'cam-pulley-b'),
+      ],
+      couplings: [],
+    },
+  },
+  fourCamBelt: {
+    shaftOf: byBankAndValve,
+    parts: {
+      shafts: [
+        crank,
+        shaft('exhaust-a', 'First exhaust camshaft', 'cam', 1, 2),
+        shaft('inlet-a', 'First inlet camshaft', 'cam', 1, 2),
+        shaft('inlet-b', 'Second inlet camshaft', 'cam', 1, 2),
+        shaft('exhaust-b', 'Second exhaust camshaft', 'cam', 1, 2),
+      ],
+      members: [
+        member('crank-pulley', 'Crank pulley', 'pulley', 'crank'),
+        member('tensioner', 'Tensioner', 'tensioner'),
+        member('pulley-ea', 'First exhaust pulley', 'pulley', 'exhaust-a'),
+        member('pulley-ia', 'First inlet pulley', 'pulley', 'inlet-a'),
+        member('idler', 'Middle idler', 'idler'),
+        member('pulley-ib', 'Second inlet pulley', 'pulley', 'inlet-b'),
+        member('pulley-eb', 'Second exhaust pulley', 'pulley', 'exhaust-b'),
+      ],
+      loops: [
+        loop(
+          'belt',
+          'Belt',
+          'toothedBelt',
+          'crank-pulley',
+          '-tensioner',
+          'pulley-ea',
+          'pulley-ia',
+          '-idler',
+          'pulley-ib',
+          'pulley-eb',
+        ),
+      ],
+      couplings: [],
+    },
+  },
+  gearsOnly: {
+    shaftOf: oneCam,
+    parts: {
+      shafts: [crank, shaft('idle', 'Idler shaft', 'idler', -1, 1), shaft('camshaft', 'Camshaft', 'cam', 1, 2)],
+      members: [
+        member('pinion', 'Crank gear', 'gear', 'crank'),
+        member('idle-gear', 'Idler gear', 'gear', 'idle'),
+        member('cam-gear', 'Cam gear', 'gear', 'camshaft'),
+      ],
+      loops: [],
+      couplings: [mesh('pinion', 'idle-gear'), mesh('idle-gear', 'cam-gear')],
+    },
+  },
+  splinedBanks: {
+    shaftOf: byBank,
+    parts: {
+      shafts: [
+        crank,
+        shaft('middle', 'Half-speed shaft', 'intermediate', 1, 2),
+        shaft('cam-a', 'First camshaft', 'cam', 1, 2),
+        shaft('cam-b', 'Second camshaft', 'cam', 1, 2),
+      ],
+      members: [
+        member('crank-sprocket', 'Crank sprocket', 'sprocket', 'crank'),
+        member('tensioner', 'Tensioner', 'tensioner'),
+        member('half-sprocket', 'Half-speed sprocket', 'sprocket', 'middle'),
+      ],
+      loops: [loop('chain', 'Chain', 'rollerChain', 'crank-sprocket', '-tensioner', 'half-sprocket')],
+      couplings: [spline('middle', 'cam-a'), spline('middle', 'cam-b')],
+    },
+  },
+}
+
+export const TOPOLOGIES = Object.keys(shapes) as readonly Topology[]
+
+/** The parts of a shape, with a lobe set for each cylinder, and a mark for the reference pose on every toothed wheel of a loop. */
+export function drivePartsOf(topology: Topology, { cylinders }: Pick<BuildSheet, 'cylinders'>): Drive {
+  const { parts, shaftOf } = shapes[topology]
+  const onLoops = new Set(parts.loops.flatMap(({ path }) => path.map(({ memberId }) => memberId)))
+  const wheels = parts.members.filter(({ shaftId }) => shaftId)
+  const marked = wheels.filter(({ id, kind }) => onLoops.has(id) || kind === 'gear')
+  return {
+    ...parts,
+    cams: cylinders.flatMap((cylinder) =>
+      (['inlet', 'exhaust'] as const).map((valve) => ({
+        id: `cam-${cylinder.name}-${valve}`.replace(/[^A-Za-z0-9_-]/g, '-'),
+        name: `${cylinder.name} ${valve}`,
+        shaftId: shaftOf(cylinder, valve),
+        cylinderId: cylinder.id,
+        valve,
+      })),
+    ),
+    marks: marked.map(({ id, name, kind }): Mark => ({
+      id: `mark-${id}`,
+      name: `${name} mark`,
+      memberId: id,
+      halfTeeth: 0,
+      cutFor: kind === 'gear' ? 'assembly' : 'pose',
+      meets: '',
+    })),
+    adjusters: wheels
+      .filter(({ id, shaftId }) => onLoops.has(id) && shaftId !== 'crank')
+      .map(({ id }) => ({ id: `tooth-${id}`, kind: 'chainTooth' as const, memberId: id })),
+    witnesses: parts.loops.map(({ id }) => ({ id: `w-${id}`, kind: 'count' as const, targetId: id })),
+  }
+}
+
+/** Shapes that need two banks to work the valves of. */
+export const NEEDS_TWO_BANKS: readonly Topology[] = ['twoChainsByIdlers', 'twoBelts', 'fourCamBelt', 'splinedBanks']
