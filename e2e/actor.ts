@@ -5,7 +5,7 @@ export interface Actor {
   readonly page: Page
   press(name: string | RegExp, role?: 'button' | 'link' | 'radio' | 'checkbox'): Promise<void>
   write(label: string | RegExp, text: string): Promise<void>
-  choose(label: string | RegExp, option: string): Promise<void>
+  choose(label: string | RegExp, option: string | RegExp): Promise<void>
   open(summary: string | RegExp): Promise<void>
   count(n: number): Promise<void>
 }
@@ -31,8 +31,14 @@ abstract class Hand implements Actor {
     await this.page.keyboard.press('Control+A')
     await this.page.keyboard.type(text)
   }
-  async choose(label: string | RegExp, option: string) {
-    await this.page.getByLabel(label).filter({ visible: true }).first().selectOption({ label: option })
+  async choose(label: string | RegExp, option: string | RegExp) {
+    const field = this.page
+      .getByLabel(label, { exact: typeof label === 'string' })
+      .filter({ visible: true })
+      .first()
+    if (typeof option === 'string') return void (await field.selectOption({ label: option }))
+    const value = await field.locator('option', { hasText: option }).first().getAttribute('value')
+    await field.selectOption(value ?? '')
   }
   async open(summary: string | RegExp) {
     const part = this.page
@@ -76,7 +82,8 @@ export class KeyHand extends Hand {
     if (kind === 'radio' || kind === 'checkbox') await this.page.keyboard.press('Space')
     else if (kind === 'button' || kind === 'a' || kind === 'summary') await this.page.keyboard.press('Enter')
   }
-  override async choose(label: string | RegExp, option: string) {
+  override async choose(label: string | RegExp, option: string | RegExp) {
+    if (typeof option !== 'string') return super.choose(label, option)
     const field = this.page.getByLabel(label).filter({ visible: true }).first()
     await this.reach(field)
     await this.page.keyboard.type(option)

@@ -118,11 +118,11 @@ test('a step is passed over with a reason and opened again', async ({ page }) =>
   await expect(page.getByRole('button', { name: 'Pass it over' })).toBeDisabled()
   await actor.write('Why it is passed over', 'set by hand later')
   await actor.press('Pass it over')
-  await expect(page.getByRole('heading', { name: 'Chain on: count' })).toBeVisible()
-  await actor.press(/^Set the cam/)
+  await expect(page.getByRole('heading', { name: 'Set the cam: second camshaft' })).toBeVisible()
+  await actor.press(/^Set the cam: first/)
   await expect(page.getByText('Passed over: set by hand later')).toBeVisible()
   await actor.press('Open it again')
-  await expect(page.getByRole('heading', { name: 'Set the cam' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Set the cam: first camshaft' })).toBeVisible()
 })
 
 test('wrong, empty, absurd and contradictory input gets a message and loses nothing', async ({ page }) => {
@@ -151,7 +151,11 @@ test('wrong, empty, absurd and contradictory input gets a message and loses noth
   await expect(page.getByText(/no longer than the throw of 56\.0 mm/)).toBeVisible()
   await actor.write('Teeth, crank sprocket', '20')
   await page.keyboard.press('Tab')
-  await expect(page.getByText('20 to 38 is not half speed. Count again: is it 20 to 40, or 19 to 38?')).toBeVisible()
+  await expect(
+    page.getByText(
+      /Camshaft turns 10\/19 of the crank, and should turn 1\/2\. Count again: is it 19 on the crank sprocket and not 20, or 40 on the cam sprocket and not 38\?/,
+    ),
+  ).toBeVisible()
   await actor.write('Pitches in the whole chain', '60')
   await page.keyboard.press('Tab')
   await expect(page.getByText(/pitches too short/)).toBeVisible()

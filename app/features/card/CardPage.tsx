@@ -10,7 +10,7 @@ import { FaceStill } from '../../ui/face'
 import { TimingFigure, unprovedOf, ZeroFigure } from '../../ui/job'
 import { PageHeader } from '../../ui/PageHeader'
 import { useWorkshop } from '../../ui/WorkshopContext'
-import { formatDate, itemSentence, markShortWords, stepTitles, verdictTitle } from '../../ui/wording'
+import { formatDate, itemSentence, markShortWords, stepTitle, verdictTitle } from '../../ui/wording'
 import './card.css'
 
 /** The finished timing card: printed on one page, exported, and what the next job starts from. */
@@ -165,7 +165,7 @@ function Card({ view }: { view: JobView }) {
         ))}
         {skipped.map(({ step, status }) => (
           <p key={step.id}>
-            <strong>{stepTitles[step.kind]} passed over:</strong> {status.reason}
+            <strong>{stepTitle(step, sheet)} passed over:</strong> {status.reason}
           </p>
         ))}
         {state.live.flatMap((entry) => (entry.kind === 'note' ? [<p key={entry.id}>{entry.text}</p>] : []))}

@@ -11,7 +11,7 @@ import { ChainProgress, pinState } from '../../ui/ChainProgress'
 import { PageHeader } from '../../ui/PageHeader'
 import { saveToFile } from '../../ui/saveToFile'
 import { useWorkshop } from '../../ui/WorkshopContext'
-import { formatDate, stepTitles } from '../../ui/wording'
+import { formatDate, stepTitle } from '../../ui/wording'
 import { SheetEditorProvider } from './SheetEditor'
 import {
   CamsSection,
@@ -127,7 +127,7 @@ function JobLine({ jobId }: { jobId: string }) {
         <p className="soft">{job.reason}</p>
         <ChainProgress
           pins={steps.map(({ step, status }) => ({
-            title: stepTitles[step.kind],
+            title: stepTitle(step, view.sheet),
             state: pinState(status, step === inHand && !state.closed),
           }))}
         />

@@ -1,7 +1,7 @@
 import { useEffect } from 'react'
 import { movesOf } from '@link-count/core/drive'
 import { readLoop } from '@link-count/core/ledger'
-import { stepTitles } from '../../ui/wording'
+import { stepTitle } from '../../ui/wording'
 import { verdictTitle } from '../../ui/wording'
 import { GuardShape } from '../../ui/GuardShape'
 import { useDraft } from '../../ui/fields'
@@ -37,7 +37,7 @@ export function BenchMode({
   const said = move ?? (target ? planWords(planTo(view, target.deg), target, view, side) : undefined)
   return (
     <div className="bench-mode" role="dialog" aria-label="Bench mode" aria-modal="true">
-      <p className="bench-mode-step">{stepTitles[step.kind]}</p>
+      <p className="bench-mode-step">{stepTitle(step, view.sheet)}</p>
       {counting ? (
         <button
           type="button"

@@ -11,7 +11,7 @@ import { say as sayInJob } from '../../domain/writes'
 import { makeDrawnCrank, useAppDispatch, useAppSelector } from '../../store'
 import { ChainProgress, pinState } from '../../ui/ChainProgress'
 import { PageHeader } from '../../ui/PageHeader'
-import { gapCosts, loopWords, sideName, stepTitles } from '../../ui/wording'
+import { gapCosts, loopWords, sideName, stepTitle } from '../../ui/wording'
 import { BenchMode } from './BenchMode'
 import { CrankReadout } from './bench/CrankReadout'
 import { DegreeWheel } from './bench/DegreeWheel'
@@ -113,7 +113,7 @@ function JobBench({ view }: { view: JobView }) {
             <div className="phone-progress">
               <ChainProgress
                 pins={steps.map(({ step, status }) => ({
-                  title: stepTitles[step.kind],
+                  title: stepTitle(step, sheet),
                   state: pinState(status, step === inHand),
                 }))}
               />

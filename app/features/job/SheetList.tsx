@@ -1,6 +1,6 @@
 import type { Step, StepStatus } from '@link-count/core/runSheet'
 import { Pin, pinState, pinWords } from '../../ui/ChainProgress'
-import { stepTitles } from '../../ui/wording'
+import { stepTitle } from '../../ui/wording'
 import { useBench } from './JobContext'
 import { stepResult } from './stepResult'
 
@@ -26,7 +26,7 @@ export function SheetList({
               onClick={() => showStep(step.id)}
             >
               <Pin state={state} />
-              <span className="sheet-step-title">{stepTitles[step.kind]}</span>
+              <span className="sheet-step-title">{stepTitle(step, view.sheet)}</span>
               <span className="sheet-step-result reading">{stepResult(step, status, view)}</span>
               <span className="unseen">{pinWords[state]}</span>
             </button>

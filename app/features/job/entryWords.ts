@@ -2,7 +2,7 @@ import { cautionsFor } from '@link-count/core/runSheet'
 import type { BuildSheet, Entry } from '@link-count/core/model'
 import { showOnScale } from '@link-count/core/degreeWheel'
 import { fixed, formatLateness, formatMm } from '@link-count/core/units'
-import { cautionWords, itemSentence, itemWords, stepTitles } from '../../ui/wording'
+import { cautionWords, itemSentence, itemWords, stepTitle, stepTitles } from '../../ui/wording'
 
 const phases = { found: 'as found', set: 'as set', left: 'as left' }
 const evidence = {
@@ -42,7 +42,8 @@ export function entryWords(entry: Entry, sheet: BuildSheet, entries: readonly En
     case 'step': {
       const kind = entry.target.split('-')[0] as keyof typeof stepTitles
       const outcome = { done: 'done', skipped: 'passed over', reopened: 'opened again' }[entry.outcome]
-      return `${stepTitles[kind] ?? entry.target}: ${outcome}${entry.reason ? `, ${entry.reason}` : ''}`
+      const targetIds = entry.target.split('-').length > 1 ? [entry.target.slice(kind.length + 1)] : []
+      return `${kind in stepTitles ? stepTitle({ kind, targetIds }, sheet) : entry.target}: ${outcome}${entry.reason ? `, ${entry.reason}` : ''}`
     }
     case 'item':
       return entry.change === 'in'
@@ -89,7 +90,7 @@ export function entryWords(entry: Entry, sheet: BuildSheet, entries: readonly En
     case 'count':
       return `Counted ${phases[entry.phase]} on the ${entry.run} run: ${entry.counted}`
     case 'moved':
-      return `Chain laid ${Math.abs(entry.teeth)} ${Math.abs(entry.teeth) === 1 ? 'tooth' : 'teeth'} ${entry.teeth > 0 ? 'further with' : 'back against'} the running direction`
+      return `${nameOf(sheet.loops, entry.loopId)} laid ${Math.abs(entry.teeth)} ${Math.abs(entry.teeth) === 1 ? 'tooth' : 'teeth'} ${entry.teeth > 0 ? 'further with' : 'back against'} the running direction`
     case 'camSet':
       return `${nameOf(sheet.shafts, entry.shaftId)} set: ${entry.offDeg === 0 ? 'meets its mark' : formatLateness(entry.offDeg)}`
     case 'deviation':

@@ -11,7 +11,7 @@ import { GuardShape } from '../../ui/GuardShape'
 import { PageHeader } from '../../ui/PageHeader'
 import { saveToFile } from '../../ui/saveToFile'
 import { useWorkshop } from '../../ui/WorkshopContext'
-import { daysAgo, stepTitles } from '../../ui/wording'
+import { daysAgo, stepTitle } from '../../ui/wording'
 import { engineLine, type EngineLine } from './engineLine'
 import './workshop.css'
 
@@ -108,7 +108,7 @@ function Stand({ engine }: { engine: Engine }) {
         {view && (
           <ChainProgress
             pins={view.steps.map(({ step, status }) => ({
-              title: stepTitles[step.kind],
+              title: stepTitle(step, view.sheet),
               state: pinState(status, step === view.inHand && !view.state.closed),
             }))}
           />

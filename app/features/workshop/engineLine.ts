@@ -2,7 +2,7 @@ import type { GuardVerdict } from '@link-count/core/guard'
 import { fixed } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 import { unprovedOf } from '../../ui/job'
-import { itemSentence, reasonWords, stepTitles } from '../../ui/wording'
+import { itemSentence, reasonWords, stepTitle } from '../../ui/wording'
 
 export interface EngineLine {
   readonly shape: GuardVerdict
@@ -53,7 +53,7 @@ export function engineLine(view: JobView | undefined): EngineLine {
       : 'Nothing is left inside'
   return {
     shape: guard.verdict,
-    headline: inHand ? stepTitles[inHand.kind] : 'Open job',
+    headline: inHand ? stepTitle(inHand, view.sheet) : 'Open job',
     detail,
     button: 'Go on',
     next: 'job',

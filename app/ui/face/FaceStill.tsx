@@ -20,7 +20,7 @@ export function FaceStill({
   const drawn = useMemo(() => {
     const scene = makeDriveScene(sheet, AS_MARKED)
     if (scene.wheels.length === 0) return undefined
-    const projection = makeProjection(boxOf(scene), { width, height, side, margin: { x: 4, y: 4 } })
+    const projection = makeProjection(boxOf(scene), { width, height, side, margin: { left: 4, right: 4, y: 4 } })
     const crankDeg = sheet.referencePose.crankDeg.value
     return { scene, projection, crankDeg, loops: scene.loops.map((loop) => platesOf(loop, projection, crankDeg)) }
   }, [sheet, width, height, side])

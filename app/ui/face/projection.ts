@@ -33,18 +33,26 @@ export function boxOf({ wheels, loops }: Pick<DriveScene, 'wheels' | 'loops'>): 
 /** Fits a box into a drawing, with room at the sides for words. */
 export function makeProjection(
   box: Box,
-  { width, height, side, margin }: { width: number; height: number; side: Side; margin: { x: number; y: number } },
+  {
+    width,
+    height,
+    side,
+    margin,
+  }: { width: number; height: number; side: Side; margin: { left: number; right: number; y: number } },
 ): Projection {
   const scale = Math.max(
     0.01,
-    Math.min((width - 2 * margin.x) / (box.right - box.left), (height - 2 * margin.y) / (box.top - box.bottom)),
+    Math.min(
+      (width - margin.left - margin.right) / (box.right - box.left),
+      (height - 2 * margin.y) / (box.top - box.bottom),
+    ),
   )
   const mirror = side === 'timing' ? 1 : -1
   const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }
   return {
     scale,
     mirror,
-    x: (point) => width / 2 + mirror * (point.x - middle.x) * scale,
+    x: (point) => (width + margin.left - margin.right) / 2 + mirror * (point.x - middle.x) * scale,
     y: (point) => height / 2 - (point.y - middle.y) * scale,
     rotation: (planeDeg) => -mirror * planeDeg,
   }

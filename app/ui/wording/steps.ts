@@ -1,4 +1,5 @@
-import type { CautionId, Hindrance, StepKind } from '@link-count/core/runSheet'
+import type { BuildSheet } from '@link-count/core/model'
+import type { CautionId, Hindrance, Step, StepKind } from '@link-count/core/runSheet'
 
 export const stepTitles: Record<StepKind, string> = {
   makeSafe: 'Make safe',
@@ -13,6 +14,26 @@ export const stepTitles: Record<StepKind, string> = {
   twoTurns: 'Two turns, read again',
   lashLeft: 'Lash as left',
   card: 'Card',
+}
+
+type Named = Pick<BuildSheet, 'shafts' | 'members' | 'loops' | 'cylinders'>
+
+/** A step by its title, with what it is done on where the run sheet has several of its kind; a belt is not called a chain. */
+export function stepTitle({ kind, targetIds }: Pick<Step, 'kind' | 'targetIds'>, sheet: Named): string {
+  const [target] = targetIds
+  const loop = sheet.loops.find(({ id }) => id === target)
+  const plain = stepTitles[kind]
+  const title = loop?.kind === 'toothedBelt' ? plain.replace('Chain', 'Belt').replace('chain', 'belt') : plain
+  const several: Partial<Record<StepKind, readonly { id: string; name: string }[]>> = {
+    asFound: sheet.shafts.filter((shaft) => shaft.kind === 'cam'),
+    setCam: sheet.shafts.filter((shaft) => shaft.kind === 'cam'),
+    poseChainOff: sheet.loops,
+    chainOnCount: sheet.loops,
+    tensioner: sheet.members.filter((member) => member.kind === 'tensioner'),
+  }
+  const like = several[kind] ?? []
+  const name = like.length > 1 && like.find(({ id }) => id === target)?.name
+  return name ? `${title}: ${name.toLowerCase()}` : title
 }
 
 export const hindranceWords: Record<Hindrance, string> = {

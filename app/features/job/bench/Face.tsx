@@ -35,7 +35,8 @@ export function Face({ scene, counted }: { readonly scene: DriveScene; readonly 
         width: Math.max(width, 1),
         height: Math.max(height, 1),
         side,
-        margin: narrow ? { x: 74, y: 36 } : { x: 150, y: 40 },
+        // The words of the bench stand at the upper left.
+        margin: narrow ? { left: 74, right: 74, y: 36 } : { left: 232, right: 100, y: 44 },
       }),
     [scene, width, height, side, narrow],
   )

@@ -34,7 +34,12 @@ export function CountPanel({ step }: { readonly step: Step }) {
   const unit = unitOf(loop)
   if (rule === '')
     return (
-      <CountRuleChoice fromSeat={markSeat(section.from)} toSeat={markSeat(section.to)} onChoose={ruleDraft.setText} />
+      <CountRuleChoice
+        fromSeat={markSeat(section.from)}
+        toSeat={markSeat(section.to)}
+        unit={unit.one}
+        onChoose={ruleDraft.setText}
+      />
     )
   const write = () => {
     const typed = [{ field: 'counted', text: String(n) }]

@@ -5,10 +5,12 @@ import type { CountRule } from '@link-count/core/model'
 export function CountRuleChoice({
   fromSeat,
   toSeat,
+  unit,
   onChoose,
 }: {
   readonly fromSeat: 'gap' | 'tip'
   readonly toSeat: 'gap' | 'tip'
+  readonly unit: string
   readonly onChoose: (rule: CountRule) => void
 }) {
   const choices: { rule: CountRule; words: string }[] = [
@@ -23,8 +25,8 @@ export function CountRuleChoice({
       <p>
         <strong>How do you count?</strong>{' '}
         {tips
-          ? 'Both marks stand on tooth tips, so no pin lies under them and every rule gives the same.'
-          : 'A mark at a tooth gap has a pin under it. Does the pin under the first mark count, and the one under the last?'}
+          ? `Both marks stand on tooth tips, so no ${unit} lies under them and every rule gives the same.`
+          : `A mark at a tooth gap has a ${unit} under it. Does the ${unit} under the first mark count, and the one under the last?`}
       </p>
       {choices.map(({ rule, words }) => (
         <Button key={rule} variant="default" onClick={() => onChoose(rule)}>

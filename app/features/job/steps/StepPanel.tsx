@@ -1,5 +1,6 @@
 import type { Step, StepKind, StepStatus } from '@link-count/core/runSheet'
-import { hindranceWords, stepTitles } from '../../../ui/wording'
+import { hindranceWords, stepTitle } from '../../../ui/wording'
+import { useBench } from '../JobContext'
 import { AsFound } from './AsFound'
 import { CardStep } from './CardStep'
 import { ChainOnCount, PoseChainOff, SetCam, TensionerStep, TwoTurns } from './ChainSteps'
@@ -26,11 +27,12 @@ const panels: Record<StepKind, (props: { readonly step: Step }) => React.ReactNo
 }
 
 export function StepPanel({ step, status }: { readonly step: Step; readonly status: StepStatus }) {
+  const { view } = useBench()
   const Panel = panels[step.kind]
   return (
     <section className="step-panel" aria-labelledby="step-title">
       <h2 id="step-title" tabIndex={-1}>
-        {stepTitles[step.kind]}
+        {stepTitle(step, view.sheet)}
       </h2>
       {status.hindrance ? <p>{hindranceWords[status.hindrance]}</p> : <Panel key={step.id} step={step} />}
       {step.kind !== 'card' && <StepFooter step={step} status={status} />}

@@ -1,0 +1,159 @@
+import { expect, test, type Page } from '@playwright/test'
+import { MouseHand } from './actor'
+
+const guard = (page: Page) => page.getByLabel('Guard', { exact: true })
+
+/** Counts with the space bar, as a helper with one free hand does. */
+async function countTo(actor: MouseHand, n: number, mark: RegExp) {
+  const { page } = actor
+  const counter = page.getByRole('button', { name: /counted\. Touch for each/ })
+  await counter.focus()
+  for (let i = 0; i < n; i++) await page.keyboard.press('Space')
+  await expect(counter).toHaveAccessibleName(new RegExp(`^${n} counted`))
+  await actor.press(mark)
+}
+
+async function begin(actor: MouseHand, name: string, drive: string) {
+  const { page } = actor
+  await page.goto('/own')
+  await actor.press('New engine')
+  await actor.write('What you call it', name)
+  await actor.choose('Cylinders stand', 'in line')
+  await actor.choose('How many', '4')
+  await actor.choose('Camshafts are driven by', drive)
+  await actor.press('Begin its build sheet')
+  await expect(page.getByRole('heading', { name })).toBeVisible()
+  await actor.choose('The crank runs, seen from the timing side', 'clockwise')
+  await actor.choose('Can valves and pistons meet?', 'yes, interference')
+}
+
+async function makeSafe(actor: MouseHand) {
+  await actor.press('Start a job')
+  await actor.press('Start')
+  await expect(actor.page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
+  for (const tick of await actor.page.getByRole('checkbox').all()) await tick.click()
+  await actor.press('Go on')
+}
+
+const teeth: readonly (readonly [string, string])[] = [
+  ['Teeth, crank sprocket', '21'],
+  ['Teeth, large intermediate sprocket', '28'],
+  ['Teeth, small intermediate sprocket', '18'],
+  ['Teeth, exhaust sprocket', '27'],
+  ['Teeth, inlet sprocket', '27'],
+]
+
+/* 21 to 28 and 18 to 27 is 1/2; one tooth of 27 at half speed is 360 / 27 · 2 = 26.67° of the crank. The inlet camshaft stands 433.5 mm
+ * from the crank and, by hand, sqrt(433.5² + 168² - 2·433.5·168·cos 16°) = 276.0 mm from the intermediate shaft. */
+test('a two-stage twin-cam drive from calliper distances: a tooth out on one cam, moved, counted again and proved', async ({
+  page,
+}) => {
+  const actor = new MouseHand(page)
+  await begin(actor, 'Twin cam', 'two chains over an intermediate shaft')
+  for (const [label, n] of teeth) await actor.write(label, n)
+  await actor.write('Centre of the crank to centre of the intermediate shaft', '168 mm')
+  await actor.write('Intermediate shaft stands towards', '-6')
+  await actor.write('Centre of the crank to centre of the exhaust camshaft', '435.5 mm')
+  await actor.write('Exhaust camshaft stands towards', '-16')
+  await page.keyboard.press('Tab')
+  await actor.choose('Inlet camshaft is placed by', 'two distances by calliper')
+  await actor.write('Centre of the crank to centre of the inlet camshaft', '433.5 mm')
+  await actor.write('Centre of the intermediate shaft to centre of the inlet camshaft', '276 mm')
+  await page.keyboard.press('Tab')
+  await actor.choose(/^Side of the line crank to intermediate shaft/, 'right of it')
+  await expect(page.getByText(/It stands at 75\.\d mm right and 42\d\.\d mm up of the crank/)).toBeVisible()
+  await actor.write('Upper tensioner, radius where the loop touches it', '70 mm')
+  for (const [label, text] of [
+    ['Lower chain pitch', '3/8 in'],
+    ['Pitches in the whole lower chain', '60'],
+    ['Upper chain pitch', '9.525 mm'],
+    ['Pitches in the whole upper chain', '102'],
+    ['Crank sprocket mark points to, in the pose', '110'],
+    ['Large intermediate sprocket mark points to, in the pose', '60.7'],
+    ['Small intermediate sprocket mark points to, in the pose', '130'],
+    ['Exhaust sprocket mark points to, in the pose', '-16.4'],
+    ['Inlet sprocket mark points to, in the pose', '43.3'],
+  ] as const)
+    await actor.write(label, text)
+  await page.keyboard.press('Tab')
+  const side = page.getByLabel('Drive and jobs')
+  await expect(side).toContainText('Exhaust sprocket mark to inlet sprocket mark25.0 pitches')
+  await expect(side).toContainText('Inlet sprocket mark to small intermediate sprocket mark35.0 pitches')
+  await actor.open('What meets again, and when')
+  await expect(side).toContainText('Upper chain: same link, same toothevery 68 turns')
+
+  await makeSafe(actor)
+  await actor.press(/^Chain on: count: lower chain/)
+  await actor.press('First no, last yes')
+  await countTo(actor, 21, /^At the crank sprocket mark: 21/)
+  await expect(page.getByText(/The lower chain lies right/)).toBeVisible()
+  await actor.press(/^Chain on: count: upper chain/)
+  await actor.choose('Counting', 'Inlet sprocket mark to Small intermediate sprocket mark')
+  await countTo(actor, 35, /^At the small intermediate sprocket mark: 35/)
+  await countTo(actor, 24, /^At the inlet sprocket mark: 24/)
+  await expect(
+    page.getByText('Lay the upper chain one tooth further round the exhaust sprocket, clockwise.'),
+  ).toBeVisible()
+  await expect(page.getByText(/Then count .*25\.0 pitches from the exhaust sprocket mark/)).toBeVisible()
+  await expect(page.getByText('26.67° crank').first()).toBeVisible()
+  await actor.press('Moved it: count again')
+  await countTo(actor, 25, /^At the inlet sprocket mark: 25/)
+  await expect(page.getByText(/The upper chain lies right/)).toBeVisible()
+
+  await expect(guard(page)).toContainText('May be turned')
+  await actor.press(/^Two turns, read again/)
+  await actor.press('One full turn done')
+  await actor.press('One full turn done')
+  await actor.open('Count the tight run')
+  await actor.choose('Counting', /Upper chain: Exhaust sprocket mark to Inlet/)
+  await countTo(actor, 25, /^At the inlet sprocket mark: 25/)
+  await expect(page.locator('.sheet')).toContainText('720° with everything tight')
+})
+
+test('the same with counts only: no distances, the counts of the book', async ({ page }) => {
+  const actor = new MouseHand(page)
+  await begin(actor, 'Counted twin', 'two chains over an intermediate shaft')
+  for (const [label, n] of teeth) await actor.write(label, n)
+  await actor.write('Pitches in the whole lower chain', '60')
+  await actor.write('Pitches in the whole upper chain', '102')
+  await actor.write('From large intermediate sprocket mark to crank sprocket mark', '21')
+  await actor.write('From exhaust sprocket mark to inlet sprocket mark', '25')
+  await actor.write('From inlet sprocket mark to small intermediate sprocket mark', '35')
+  await page.keyboard.press('Tab')
+  await expect(page.getByLabel('Drive and jobs')).toContainText('35.0 pitches')
+  await actor.write('Teeth, inlet sprocket', '28')
+  await page.keyboard.press('Tab')
+  await expect(page.getByText(/27 on the inlet sprocket and not 28/)).toBeVisible()
+  await actor.write('Teeth, inlet sprocket', '27')
+  await page.keyboard.press('Tab')
+  await makeSafe(actor)
+  await expect(page.getByText('Not to scale.')).toBeVisible()
+  await actor.press(/^Chain on: count: upper chain/)
+  await actor.press('First no, last yes')
+  await actor.choose('Counting', 'Inlet sprocket mark to Small intermediate sprocket mark')
+  await countTo(actor, 36, /^At the small intermediate sprocket mark: 36/)
+  // The inlet cam is a tooth late, and the exhaust cam with it: counted from it, the next stretch is right.
+  await countTo(actor, 25, /^At the inlet sprocket mark: 25/)
+  for (const wheel of ['inlet', 'exhaust']) {
+    await expect(
+      page.getByText(`Lay the upper chain one tooth further round the ${wheel} sprocket, anticlockwise.`),
+    ).toBeVisible()
+  }
+})
+
+test('a belt round four cams is painted from its link map', async ({ page }) => {
+  const actor = new MouseHand(page)
+  await page.goto('/demo/engine/launch')
+  await actor.open('Link map')
+  // Worked out by hand from the counts of its sections: 46, then 21, 60 and 22 teeth on.
+  await expect(page.getByText(/Crank pulley mark: tooth 0, where counting starts/)).toBeVisible()
+  await expect(page.getByText(/First exhaust pulley mark: tooth 46\. First inlet pulley mark: tooth 67/)).toBeVisible()
+  await expect(
+    page.getByText(/Second inlet pulley mark: tooth 127\. Second exhaust pulley mark: tooth 149/),
+  ).toBeVisible()
+  await expect(page.getByRole('img', { name: '193 teeth unrolled' })).toBeVisible()
+  await actor.open('Lengths to be had')
+  await actor.write('Pitches or teeth, as offered', '190, 193 196')
+  await expect(page.getByText(/closes, 0\.34 over/)).toBeVisible()
+  await expect(page.getByText(/2\.66 too short/)).toBeVisible()
+})
