@@ -10,6 +10,7 @@ import { selectJobView, type JobView } from '../../domain/views'
 import { say as sayInJob } from '../../domain/writes'
 import { makeDrawnCrank, useAppDispatch, useAppSelector } from '../../store'
 import { ChainProgress, pinState } from '../../ui/ChainProgress'
+import { FaceStill } from '../../ui/face'
 import { PageHeader } from '../../ui/PageHeader'
 import { gapCosts, loopWords, sideName, stepTitle } from '../../ui/wording'
 import { BenchMode } from './BenchMode'
@@ -17,7 +18,7 @@ import { CrankReadout } from './bench/CrankReadout'
 import { DegreeWheel } from './bench/DegreeWheel'
 import { Face, type CountedOnFace } from './bench/Face'
 import { Strip } from './bench/Strip'
-import { firstPinFor, useScene } from './bench/useScene'
+import { firstPinFor, useFoundState, useScene } from './bench/useScene'
 import { countDraftKey, ruleDraftKey } from './countKeys'
 import { countablesOf, inHandOf, sectionDraftKey } from './countSection'
 import { GuardBar } from './GuardBar'
@@ -224,8 +225,10 @@ function TurnedButton() {
 }
 
 function FaceOrGaps({ counted }: { counted: CountedOnFace | undefined }) {
-  const { view } = useBench()
+  const { view, side } = useBench()
   const scene = useScene(view)
+  const found = useFoundState(view)
+  const [beside, setBeside] = useState(false)
   const errors = scene.errors.map(({ error }) => loopWords(error, view.sheet))
   if (scene.wheels.length === 0) {
     return (
@@ -238,6 +241,16 @@ function FaceOrGaps({ counted }: { counted: CountedOnFace | undefined }) {
   return (
     <>
       <Face scene={scene} counted={counted} />
+      {found && (
+        <figure className="as-found">
+          {beside && <FaceStill sheet={view.sheet} width={150} height={170} side={side} state={found} />}
+          <figcaption>
+            <button type="button" className="link" aria-expanded={beside} onClick={() => setBeside(!beside)}>
+              {beside ? 'As found; put away' : 'As found, beside it'}
+            </button>
+          </figcaption>
+        </figure>
+      )}
       {(gaps.length > 0 || errors.length > 0) && (
         <p className="gaps">
           {scene.drawn === 'schematic' && <strong>Not to scale. </strong>}

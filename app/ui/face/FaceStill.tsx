@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import type { BuildSheet } from '@link-count/core/model'
 import type { Side } from '@link-count/core/units'
-import { AS_MARKED, makeDriveScene, type LoopScene } from './driveScene'
+import { AS_MARKED, makeDriveScene, type LoopScene, type SceneState } from './driveScene'
 import { boxOf, makeProjection, type Projection } from './projection'
 import { wheelPath } from './wheelPath'
 
@@ -11,19 +11,22 @@ export function FaceStill({
   width,
   height,
   side = 'timing',
+  state = AS_MARKED,
 }: {
   readonly sheet: BuildSheet
   readonly width: number
   readonly height: number
   readonly side?: Side
+  /** How the loops lie; as the marks would have it when nothing is said. */
+  readonly state?: SceneState
 }) {
   const drawn = useMemo(() => {
-    const scene = makeDriveScene(sheet, AS_MARKED)
+    const scene = makeDriveScene(sheet, state)
     if (scene.wheels.length === 0) return undefined
     const projection = makeProjection(boxOf(scene), { width, height, side, margin: { left: 4, right: 4, y: 4 } })
     const crankDeg = sheet.referencePose.crankDeg.value
     return { scene, projection, crankDeg, loops: scene.loops.map((loop) => platesOf(loop, projection, crankDeg)) }
-  }, [sheet, width, height, side])
+  }, [sheet, width, height, side, state])
   if (!drawn) {
     return (
       <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label="Drive not known yet">

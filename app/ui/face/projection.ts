@@ -30,7 +30,23 @@ export function boxOf({ wheels, loops }: Pick<DriveScene, 'wheels' | 'loops'>): 
   return { left: Math.min(...xs), right: Math.max(...xs), bottom: Math.min(...ys), top: Math.max(...ys) }
 }
 
-/** Fits a box into a drawing, with room at the sides for words. */
+/** How near somebody looks, and how far aside, px; `zoom` 1 is the whole drive. */
+export interface Look {
+  readonly zoom: number
+  readonly x: number
+  readonly y: number
+}
+export const WHOLE: Look = { zoom: 1, x: 0, y: 0 }
+export const MOST_ZOOM = 12
+
+/** Zooms about a place of the drawing, so that what is under the fingers stays there. */
+export function zoomAt(look: Look, zoom: number, at: { readonly x: number; readonly y: number }): Look {
+  const next = Math.min(MOST_ZOOM, Math.max(1, zoom))
+  const share = next / look.zoom
+  return next === 1 ? WHOLE : { zoom: next, x: at.x - (at.x - look.x) * share, y: at.y - (at.y - look.y) * share }
+}
+
+/** Fits a box into a drawing, with room at the sides for words, then looks at it as near as asked. */
 export function makeProjection(
   box: Box,
   {
@@ -38,9 +54,16 @@ export function makeProjection(
     height,
     side,
     margin,
-  }: { width: number; height: number; side: Side; margin: { left: number; right: number; y: number } },
+    look = WHOLE,
+  }: {
+    width: number
+    height: number
+    side: Side
+    margin: { left: number; right: number; y: number }
+    look?: Look
+  },
 ): Projection {
-  const scale = Math.max(
+  const fitted = Math.max(
     0.01,
     Math.min(
       (width - margin.left - margin.right) / (box.right - box.left),
@@ -49,11 +72,16 @@ export function makeProjection(
   )
   const mirror = side === 'timing' ? 1 : -1
   const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 }
+  const scale = fitted * look.zoom
+  const centre = {
+    x: ((width + margin.left - margin.right) / 2) * look.zoom + look.x,
+    y: (height / 2) * look.zoom + look.y,
+  }
   return {
     scale,
     mirror,
-    x: (point) => (width + margin.left - margin.right) / 2 + mirror * (point.x - middle.x) * scale,
-    y: (point) => height / 2 - (point.y - middle.y) * scale,
+    x: (point) => centre.x + mirror * (point.x - middle.x) * scale,
+    y: (point) => centre.y - (point.y - middle.y) * scale,
     rotation: (planeDeg) => -mirror * planeDeg,
   }
 }

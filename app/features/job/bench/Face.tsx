@@ -1,12 +1,17 @@
-import { useEffect, useMemo, useRef } from 'react'
+import { useMergedRef } from '@mantine/hooks'
+import { useGesture } from '@use-gesture/react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import {
   boxOf,
   countedPin,
   makeProjection,
   paintLinks,
   useSize,
+  WHOLE,
+  zoomAt,
   type DriveScene,
   type LinkColours,
+  type Look,
 } from '../../../ui/face'
 import { handWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
@@ -29,16 +34,21 @@ export function Face({ scene, counted }: { readonly scene: DriveScene; readonly 
   const canvas = useRef<HTMLCanvasElement>(null)
   const overlay = useRef<SVGSVGElement>(null)
   const narrow = width < 560
+  const [look, setLook] = useState(WHOLE)
+  const board = useRef<HTMLDivElement>(null)
+  const both = useMergedRef(ref, board)
+  useNearer(board, setLook)
   const projection = useMemo(
     () =>
       makeProjection(boxOf(scene), {
         width: Math.max(width, 1),
         height: Math.max(height, 1),
         side,
+        look,
         // The words of the bench stand at the upper left.
         margin: narrow ? { left: 74, right: 74, y: 36 } : { left: 232, right: 100, y: 44 },
       }),
-    [scene, width, height, side, narrow],
+    [scene, width, height, side, narrow, look],
   )
 
   useEffect(() => {
@@ -122,9 +132,11 @@ export function Face({ scene, counted }: { readonly scene: DriveScene; readonly 
   )
   return (
     <div
-      ref={ref}
+      ref={both}
       className="face"
-      onPointerDown={(event) => startTurning(event, { projection, centre: crank?.centre, view, drawn })}
+      onPointerDown={(event) =>
+        event.isPrimary && startTurning(event, { projection, centre: crank?.centre, view, drawn })
+      }
     >
       <canvas ref={canvas} style={{ width, height }} aria-hidden="true" />
       <svg
@@ -138,10 +150,70 @@ export function Face({ scene, counted }: { readonly scene: DriveScene; readonly 
         <FaceWords scene={scene} projection={projection} narrow={narrow} numbered={counted !== undefined} />
         {counted && labelsFor(counted.n).map((n) => <PinLabel key={n} n={n} last={n === counted.n} />)}
       </svg>
+      <div
+        className="zoom"
+        role="group"
+        aria-label="Nearer or whole"
+        onPointerDown={(event) => event.stopPropagation()}
+      >
+        {(
+          [
+            ['Nearer', '+', 1.6],
+            ['Further', '−', 1 / 1.6],
+          ] as const
+        ).map(([name, sign, by]) => (
+          <button
+            key={name}
+            type="button"
+            aria-label={name}
+            onClick={() => setLook((now) => zoomAt(now, now.zoom * by, { x: width / 2, y: height / 2 }))}
+          >
+            {sign}
+          </button>
+        ))}
+        {look.zoom > 1 && (
+          <button type="button" onClick={() => setLook(WHOLE)}>
+            Whole
+          </button>
+        )}
+      </div>
       <p className="unseen">
         {links.join('; ')}. Running {handWords(1, view.sheet, side)}. {counted ? `${counted.n} counted.` : ''}
       </p>
     </div>
+  )
+}
+
+/** Two fingers come nearer and move aside; a mouse's wheel comes nearer, and with shift moves aside. One finger turns the crank. */
+function useNearer(target: React.RefObject<HTMLDivElement | null>, setLook: (change: (now: Look) => Look) => void) {
+  const placeOf = (x: number, y: number) => {
+    const box = target.current?.getBoundingClientRect()
+    return { x: x - (box?.left ?? 0), y: y - (box?.top ?? 0) }
+  }
+  useGesture(
+    {
+      onPinch: ({ origin: [x, y], delta: [by], memo, first }) => {
+        const at = placeOf(x, y)
+        const last = first || !memo ? at : (memo as typeof at)
+        setLook((now) => {
+          const moved = now.zoom > 1 ? { ...now, x: now.x + at.x - last.x, y: now.y + at.y - last.y } : now
+          return zoomAt(moved, moved.zoom * (1 + by), at)
+        })
+        return at
+      },
+      onWheel: ({ event, delta: [dx, dy], shiftKey }) => {
+        if (event.ctrlKey) return
+        const at = placeOf(event.clientX, event.clientY)
+        setLook((now) =>
+          shiftKey
+            ? now.zoom > 1
+              ? { ...now, x: now.x - dx - dy }
+              : now
+            : zoomAt(now, now.zoom * Math.exp(-dy / 400), at),
+        )
+      },
+    },
+    { target, eventOptions: { passive: false }, wheel: { preventDefault: true } },
   )
 }
 
