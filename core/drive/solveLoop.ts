@@ -184,9 +184,8 @@ function runsOf(sheet: BuildSheet, driverId: string | undefined, path: Path, mem
     members.findIndex(({ memberId }) => memberId === driverId),
   )
   const order = members.map((_member, i) => members[(start + i) % members.length] as SolvedMember)
-  const lengths = new Map(
-    path.pieces.flatMap((piece) => (piece.kind === 'run' ? [[piece.fromMemberId, piece.pitches]] : [])),
-  )
+  // Pieces come in pairs: round a member, then the run to the next, which may be bowed.
+  const lengths = new Map(members.map(({ memberId }, i) => [memberId, path.pieces[2 * i + 1]?.pitches ?? 0]))
   let kind: SolvedRun['kind'] = 'slack'
   const runs = order.map(({ memberId, shaftId }, i): SolvedRun => {
     if (i > 0 && shaftId && sheet.shafts.some(({ id, kind: what }) => id === shaftId && what !== 'idler'))

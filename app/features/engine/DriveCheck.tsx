@@ -2,12 +2,14 @@ import { solveLoop, toothWorth, walkDrive } from '@link-count/core/drive'
 import { readLoop } from '@link-count/core/ledger'
 import type { BuildSheet, Loop } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
-import { FaceStill } from '../../ui/face'
 import { gapCosts, loopWords } from '../../ui/wording'
 import { ChainIdentity } from './ChainIdentity'
+import { DriveBoard } from './DriveBoard'
 import { LengthsForSale } from './LengthsForSale'
 import { RepeatTable } from './RepeatTable'
+import { RunTable } from './RunTable'
 import { useSheetEditor } from './SheetEditor'
+import { TeethByCalliper } from './TeethByCalliper'
 
 /** What the figures so far make: the drive drawn, whether ratios and lengths close, what each gap costs. */
 export function DriveCheck() {
@@ -16,16 +18,16 @@ export function DriveCheck() {
   return (
     <section>
       <h2>The drive</h2>
-      <div className="drive-picture">
-        <FaceStill sheet={sheet} width={300} height={320} />
-      </div>
+      <DriveBoard sheet={sheet} />
       <RatioWords sheet={sheet} />
       {sheet.loops.map((loop) => (
         <LoopCheck key={loop.id} sheet={sheet} loop={loop} />
       ))}
+      <RunTable sheet={sheet} />
       <RepeatTable sheet={sheet} />
       <LengthsForSale sheet={sheet} />
       <ChainIdentity />
+      <TeethByCalliper />
     </section>
   )
 }

@@ -5,6 +5,9 @@ import { AS_MARKED, makeDriveScene, type LoopScene, type SceneState } from './dr
 import { boxOf, makeProjection, type Projection } from './projection'
 import { wheelPath } from './wheelPath'
 
+/** Room about a still picture, px. */
+export const STILL_MARGIN = { left: 4, right: 4, y: 4 }
+
 /** The drive as a still picture in lines that print sharp: for the workshop's list and the card. */
 export function FaceStill({
   sheet,
@@ -23,7 +26,7 @@ export function FaceStill({
   const drawn = useMemo(() => {
     const scene = makeDriveScene(sheet, state)
     if (scene.wheels.length === 0) return undefined
-    const projection = makeProjection(boxOf(scene), { width, height, side, margin: { left: 4, right: 4, y: 4 } })
+    const projection = makeProjection(boxOf(scene), { width, height, side, margin: STILL_MARGIN })
     const crankDeg = sheet.referencePose.crankDeg.value
     return { scene, projection, crankDeg, loops: scene.loops.map((loop) => platesOf(loop, projection, crankDeg)) }
   }, [sheet, width, height, side, state])

@@ -3,6 +3,7 @@ import {
   makePathReader,
   markAngleDeg,
   markSeat,
+  paintedPlaces,
   placeOnPath,
   ratioOfShaft,
   shaftPoint,
@@ -37,6 +38,8 @@ export interface LoopScene {
   readonly fillPins: (crankDeg: number, xs: Float64Array, ys: Float64Array) => void
   /** Pitches from the first pin to a mark on a wheel of this loop, in the reference pose. */
   readonly pitchesTo: (markId: string) => number | undefined
+  /** Pins that carry paint, the first of them on the driver's mark. */
+  readonly painted: readonly number[]
 }
 
 /** Everything a Face needs, settled once; per crank angle only lookups are left. */
@@ -156,6 +159,20 @@ export function makeDriveScene(sheet: BuildSheet, { offLoops, latePitches, shaft
     const stretch = solved.path.pitches / solved.pitches
     const driverTeeth = solved.members.find(({ memberId }) => memberId === solved.driverId)?.teeth ?? 1
     const perDeg = (driverTeeth * Math.abs(speedOf(solved.driverId ?? ''))) / 360
+    const pitchesTo = (markId: string) => {
+      const mark = sheet.marks.find(({ id }) => id === markId)
+      const teeth = mark && memberOf(mark.memberId)?.teeth?.value
+      if (!mark || !teeth) return undefined
+      const deg = (seats.get(mark.memberId) ?? 0) + markAngleDeg(mark, teeth)
+      const place = placeOnPath(solved.path, { memberId: mark.memberId, teeth, deg })
+      return place && (place.atPitches - firstPin) / stretch
+    }
+    const driverMark = sheet.marks.find(({ memberId, cutFor }) => memberId === solved.driverId && cutFor === 'pose')
+    const start = (driverMark && pitchesTo(driverMark.id)) ?? 0
+    const painted = paintedPlaces(loop, solved.pitches, undefined).flatMap(({ atPitches, style }) => {
+      const pin = Math.round(start + atPitches)
+      return style === 'pair' ? [pin, pin + 1] : [pin]
+    })
     const pinAt = (k: number, crankDeg: number) => read(firstPin + (k + perDeg * (crankDeg - poseDeg)) * stretch)
     return {
       loop,
@@ -170,14 +187,8 @@ export function makeDriveScene(sheet: BuildSheet, { offLoops, latePitches, shaft
           ys[k] = point.y
         }
       },
-      pitchesTo: (markId) => {
-        const mark = sheet.marks.find(({ id }) => id === markId)
-        const teeth = mark && memberOf(mark.memberId)?.teeth?.value
-        if (!mark || !teeth) return undefined
-        const deg = (seats.get(mark.memberId) ?? 0) + markAngleDeg(mark, teeth)
-        const place = placeOnPath(solved.path, { memberId: mark.memberId, teeth, deg })
-        return place && (place.atPitches - firstPin) / stretch
-      },
+      pitchesTo,
+      painted,
     }
   }
 

@@ -7,6 +7,7 @@ export interface LinkColours {
   readonly pin: string
   readonly rim: string
   readonly counted: string
+  readonly paint: string
 }
 
 export interface LinkPaint {
@@ -21,6 +22,8 @@ export interface LinkPaint {
   readonly inside: 1 | -1
   /** Pins from..to (whole numbers along the loop, to included) that were counted. */
   readonly counted: { readonly from: number; readonly to: number } | undefined
+  /** Pins that carry paint, whole numbers along the loop. */
+  readonly painted: readonly number[]
 }
 
 /** Draws every link: plates in turn with a pin at each joint, the two-toothed plates of an inverted-tooth chain, or a belt with its teeth.
@@ -39,6 +42,15 @@ export function paintLinks(ctx: CanvasRenderingContext2D, paint: LinkPaint): voi
   }
   if (paint.kind === 'rollerChain') paintRollers(ctx, paint, brush)
   else paintToothed(ctx, paint, brush)
+  if (paint.painted.length === 0) return
+  ctx.beginPath()
+  for (const k of paint.painted) {
+    ctx.moveTo(brush.x(k) + width * 0.62, brush.y(k))
+    ctx.arc(brush.x(k), brush.y(k), width * 0.62, 0, 2 * Math.PI)
+  }
+  ctx.strokeStyle = paint.colours.paint
+  ctx.lineWidth = Math.max(2.5, width * 0.3)
+  ctx.stroke()
 }
 
 interface Brush {

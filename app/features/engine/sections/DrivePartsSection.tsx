@@ -2,6 +2,7 @@ import { Button, NativeSelect, SegmentedControl } from '@mantine/core'
 import { sectionsOf, solveLoop } from '@link-count/core/drive'
 import type { BuildSheet, Loop, Member } from '@link-count/core/model'
 import { LinkMap } from '../LinkMap'
+import { PaintedLinks } from '../PaintedLinks'
 import { PlaceFields } from '../PlaceFields'
 import { patchLoop, patchMark, patchMember, patchShaft, withValue } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
@@ -264,6 +265,7 @@ function LoopSection({ loop }: { loop: Loop }) {
           })}
         />
       ))}
+      <PaintedLinks loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
       <LinkMap loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
     </Section>
   )

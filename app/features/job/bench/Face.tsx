@@ -100,7 +100,19 @@ export function Face({ scene, counted }: { readonly scene: DriveScene; readonly 
         one.fillPins(deg, xs, ys)
         const { loop, links, solved } = one
         const { pitchMm } = solved.path
-        paintLinks(ctx, { kind: loop.kind, xs, ys, links, pitchMm, projection, colours, inside, counted: blue })
+        const { painted: withPaint } = one
+        paintLinks(ctx, {
+          kind: loop.kind,
+          xs,
+          ys,
+          links,
+          pitchMm,
+          projection,
+          colours,
+          inside,
+          counted: blue,
+          painted: withPaint,
+        })
       }
       for (const { node, id } of turning) {
         node.setAttribute(
@@ -242,5 +254,6 @@ function readColours(element: HTMLElement): LinkColours {
     pin: of('--bench'),
     rim: of('--steel-3'),
     counted: of('--blue'),
+    paint: of('--brass'),
   }
 }

@@ -42,11 +42,50 @@ export function FaceParts({ scene, projection }: Parts) {
           </g>
         )
       })}
+      {scene.loops
+        .filter(({ on }) => on)
+        .map((loop) => (
+          <RunLines key={loop.loop.id} loop={loop} projection={projection} />
+        ))}
       {scene.loops.flatMap((loop) =>
         loop.solved.members
           .filter(({ teeth }) => !teeth)
           .map(({ memberId }) => <Shoe key={memberId} loop={loop} memberId={memberId} projection={projection} />),
       )}
+    </>
+  )
+}
+
+/** A line beside each run: drawn out where it is pulled, broken where it is slack. */
+function RunLines({ loop, projection }: { loop: LoopScene; projection: Projection }) {
+  const { runs, path, members } = loop.solved
+  // On the inner side: the numbers of a count stand on the outer.
+  const off =
+    -(path.pitchMm * projection.scale * 0.5 + 7) * projection.mirror * (members.find(({ teeth }) => teeth)?.side ?? 1)
+  return (
+    <>
+      {path.pieces.flatMap((piece) => {
+        if (piece.kind !== 'run' || piece.pitches < 2) return []
+        const kind = runs.find(({ fromMemberId }) => fromMemberId === piece.fromMemberId)?.kind ?? 'tight'
+        const [x1, y1, x2, y2] = [
+          projection.x(piece.from),
+          projection.y(piece.from),
+          projection.x(piece.to),
+          projection.y(piece.to),
+        ]
+        const length = Math.hypot(x2 - x1, y2 - y1) || 1
+        const [dx, dy] = [(-(y2 - y1) / length) * off, ((x2 - x1) / length) * off]
+        return [
+          <line
+            key={piece.fromMemberId}
+            className={`run-line ${kind}`}
+            x1={x1 + dx}
+            y1={y1 + dy}
+            x2={x2 + dx}
+            y2={y2 + dy}
+          />,
+        ]
+      })}
     </>
   )
 }

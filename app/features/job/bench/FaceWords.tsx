@@ -63,12 +63,15 @@ function WheelName({ wheel, scene, projection, short }: Parts & { wheel: Wheel; 
   const r = radiusMm * projection.scale
   const y = projection.y(centre)
   const crank = scene.wheels.find(({ isCrank }) => isCrank)
+  const coaxial = scene.wheels.some(
+    (one) => one !== wheel && Math.hypot(one.centre.x - centre.x, one.centre.y - centre.y) < 1,
+  )
   const words = short ? `${teeth}` : `${name.toLowerCase()}, ${teeth}`
   // The words of the bench stand at the upper left: a small upper wheel is named on its right, a small lower one below.
   const upper = crank !== undefined && y < projection.y(crank.centre) - 40
   const place =
     r > 78 || (short && r > 26)
-      ? { x: projection.x(centre), y: y + r * (r > 78 ? 0.36 : 0.62), textAnchor: 'middle' as const }
+      ? { x: projection.x(centre), y: y + r * (coaxial ? 0.8 : r > 78 ? 0.36 : 0.62), textAnchor: 'middle' as const }
       : upper
         ? { x: projection.x(centre) + r + (short ? 16 : 54), y, textAnchor: 'start' as const }
         : { x: projection.x(centre), y: y + r + 28, textAnchor: 'middle' as const }

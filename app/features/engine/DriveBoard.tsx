@@ -1,0 +1,85 @@
+import { useMemo, useState } from 'react'
+import { shaftPoint } from '@link-count/core/drive'
+import type { Point } from '@link-count/core/geometry'
+import type { BuildSheet, Trusted } from '@link-count/core/model'
+import { fixed } from '@link-count/core/units'
+import { AS_MARKED, boxOf, FaceStill, makeDriveScene, makeProjection, STILL_MARGIN } from '../../ui/face'
+import { patchShaft } from './sheetChanges'
+import { useSheetEditor } from './SheetEditor'
+
+const SIZE = { width: 300, height: 320 }
+const STEP_MM: Readonly<Record<string, readonly [x: number, y: number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+}
+
+const dragged = (value: number): Trusted<number> => ({
+  value: Math.round(value * 10) / 10,
+  typed: `${fixed(value, 1)} mm`,
+  trust: 'unknown',
+})
+
+/** The drive so far; a shaft is drawn to where it stands by hand or by arrow keys, where nothing better than the eye is to be had. */
+export function DriveBoard({ sheet }: { readonly sheet: BuildSheet }) {
+  const { apply } = useSheetEditor()
+  const [held, setHeld] = useState<{ readonly shaftId: string; readonly at: Point }>()
+  const projection = useMemo(() => {
+    const scene = makeDriveScene(sheet, AS_MARKED)
+    if (scene.wheels.length === 0 || scene.drawn === 'schematic') return undefined
+    return makeProjection(boxOf(scene), { ...SIZE, side: 'timing', margin: STILL_MARGIN })
+  }, [sheet])
+  const put = (shaftId: string, { x, y }: Point) =>
+    apply(patchShaft(shaftId, (one) => ({ ...one, position: { how: 'xy', xMm: dragged(x), yMm: dragged(y) } })))
+  const movable = projection
+    ? sheet.shafts.flatMap((shaft) => {
+        const at = shaft.kind === 'crank' ? undefined : shaftPoint(sheet, shaft)
+        return at ? [{ shaft, at }] : []
+      })
+    : []
+  return (
+    <div className="drive-picture">
+      <FaceStill sheet={sheet} {...SIZE} />
+      {projection && movable.length > 0 && (
+        <svg {...SIZE} className="drive-handles" role="group" aria-label="Shafts, to be drawn to their places">
+          {movable.map(({ shaft, at }) => {
+            const now = held?.shaftId === shaft.id ? held.at : at
+            return (
+              <circle
+                key={shaft.id}
+                className="drive-handle"
+                cx={projection.x(now)}
+                cy={projection.y(now)}
+                r="24"
+                role="button"
+                tabIndex={0}
+                aria-label={`${shaft.name}: ${fixed(now.x, 0)} mm right, ${fixed(now.y, 0)} mm up of the crank. Arrow keys move it`}
+                onPointerDown={(event) => {
+                  event.currentTarget.setPointerCapture(event.pointerId)
+                  setHeld({ shaftId: shaft.id, at })
+                }}
+                onPointerMove={(event) => {
+                  if (held?.shaftId !== shaft.id) return
+                  const by = { x: event.movementX / projection.scale, y: -event.movementY / projection.scale }
+                  setHeld({ shaftId: shaft.id, at: { x: held.at.x + by.x, y: held.at.y + by.y } })
+                }}
+                onPointerUp={() => {
+                  if (held?.shaftId === shaft.id && (held.at.x !== at.x || held.at.y !== at.y)) put(shaft.id, held.at)
+                  setHeld(undefined)
+                }}
+                onPointerCancel={() => setHeld(undefined)}
+                onKeyDown={(event) => {
+                  const step = STEP_MM[event.key]
+                  if (!step) return
+                  event.preventDefault()
+                  put(shaft.id, { x: at.x + step[0], y: at.y + step[1] })
+                }}
+              />
+            )
+          })}
+        </svg>
+      )}
+    </div>
+  )
+}
