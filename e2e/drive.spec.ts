@@ -152,6 +152,9 @@ test('a belt round four cams is painted from its link map', async ({ page }) => 
     page.getByText(/Second inlet pulley mark: tooth 127\. Second exhaust pulley mark: tooth 149/),
   ).toBeVisible()
   await expect(page.getByRole('img', { name: '193 teeth unrolled' })).toBeVisible()
+  const saved = page.waitForEvent('download')
+  await actor.press('Link map on paper, A4')
+  expect((await saved).suggestedFilename()).toBe('link-map-a4.pdf')
   await actor.open('Lengths to be had')
   await actor.write('Pitches or teeth, as offered', '190, 193 196')
   await expect(page.getByText(/closes, 0\.34 over/)).toBeVisible()

@@ -25,6 +25,15 @@ const screens: readonly (readonly [name: string, path: string, ready: string, th
     ['new engine', '/demo', 'On the stands', (page) => page.getByRole('button', { name: 'New engine' }).click()],
     ['build sheet', '/demo/engine/tractor', 'How it runs'],
     ['build sheet of a V-twin', '/demo/engine/sidecar', 'Fires 1 at 0°'],
+    [
+      'build sheet of a belt',
+      '/demo/engine/launch',
+      'Runs and wraps',
+      async (page) => {
+        await page.getByText('Runs and wraps').click()
+        await page.getByText('Link map').click()
+      },
+    ],
     ['on paper', '/demo/engine/sidecar/paper', 'Marks along the rim'],
     [
       'readings of the zero',

@@ -21,6 +21,8 @@ const shots: readonly Shot[] = [
   { name: 'counting-phone', path: '/demo/job/job-tractor-3', ready: COUNT, phone: true, then: countAgain },
   { name: 'true-tdc', path: '/demo/job/job-sidecar-1', ready: 'It meets', then: showTrueTdc },
   { name: 'zero-readings', path: '/demo/job/job-sidecar-1', ready: 'It meets', then: showReadings },
+  { name: 'two-stage', path: '/demo/engine/tourer', ready: 'How it runs', then: showTwoStage },
+  { name: 'belt', path: '/demo/engine/launch', ready: 'How it runs', then: showLinkMap },
   { name: 'paper', path: '/demo/engine/sidecar/paper', ready: 'Marks along the rim' },
   { name: 'chain-off', path: '/demo/job/job-sidecar-1', ready: 'It meets' },
   { name: 'bench-mode', path: '/demo/job/job-tractor-3', ready: COUNT, then: (page) => page.keyboard.press('b') },
@@ -58,6 +60,27 @@ async function showReadings(page: Page) {
   const chart = page.getByRole('figure', { name: /^Readings about the zero/ })
   await expect(chart).toBeVisible()
   await chart.evaluate((node) => node.scrollIntoView({ block: 'start' }))
+}
+
+/** A count begun on the upper of two chains, one pitch short of what is expected. */
+async function showTwoStage(page: Page) {
+  await page.getByRole('button', { name: 'Start a job' }).click()
+  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await page
+    .getByRole('button', { name: /^Chain on: count: upper/ })
+    .filter({ visible: true })
+    .click()
+  await page.getByRole('button', { name: 'First no, last yes' }).click()
+  await page.getByLabel('Counting').selectOption({ label: 'Exhaust sprocket mark to Inlet sprocket mark' })
+  const counter = page.getByRole('button', { name: /counted\. Touch for each/ })
+  await counter.focus()
+  for (let i = 0; i < 24; i++) await page.keyboard.press('Space')
+  await expect(counter).toHaveAccessibleName(/^24 counted/)
+}
+
+async function showLinkMap(page: Page) {
+  await page.getByText('Link map').click()
+  await page.locator('.link-map').evaluate((node) => node.scrollIntoView({ block: 'center' }))
 }
 
 for (const { name, path, ready, dark, phone, then } of shots) {

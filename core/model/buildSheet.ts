@@ -69,6 +69,9 @@ export const shaftSchema = z.strictObject({
   position: positionSchema.optional(),
 })
 
+/** What a belt's teeth look like; they must match the pulley's. */
+export const toothShapeSchema = z.enum(['square', 'round'])
+
 export const memberKindSchema = z.enum(['sprocket', 'pulley', 'gear', 'idler', 'guide', 'tensioner'])
 export const memberSchema = z.strictObject({
   id: idSchema,
@@ -78,6 +81,7 @@ export const memberSchema = z.strictObject({
   teeth: trusted(teethSchema).optional(),
   /** To the pin or pitch line; for members without teeth. */
   radiusMm: trustedMmSchema.optional(),
+  toothShape: toothShapeSchema.optional(),
   /** What has to be added to that radius to come to the pin or pitch line: half a plate's height, the back of a belt. */
   allowanceMm: trustedMmSchema.optional(),
   position: positionSchema.optional(),
@@ -100,6 +104,7 @@ export const loopSchema = z.strictObject({
   pitches: trusted(z.number().int().min(6).max(2000)).optional(),
   /** In the order the loop meets them, running, from the crank along the slack run. */
   path: z.array(z.strictObject({ memberId: idSchema, passed: z.enum(['inside', 'outside']) })).max(40),
+  toothShape: toothShapeSchema.optional(),
   painted: z.array(paintSchema).max(40).optional(),
 })
 

@@ -1,6 +1,15 @@
 import { describe, expect, test } from 'vitest'
 import { layOutRim } from '../rim'
-import { PAPER_MM, svgOfDrawing, tapeDrawing, tilePages, wheelDrawing, type PaperDrawing, type PaperSize } from '.'
+import {
+  linkMapDrawing,
+  PAPER_MM,
+  svgOfDrawing,
+  tapeDrawing,
+  tilePages,
+  wheelDrawing,
+  type PaperDrawing,
+  type PaperSize,
+} from '.'
 
 /** Lines of an SVG document in millimetres, as anything that prints it would take them. */
 function linesOfSvg(svg: string) {
@@ -94,4 +103,24 @@ test('names cannot break out of the SVG', () => {
     parts: [{ kind: 'text', x: 1, y: 1, text: '<script>"', sizeMm: 2, anchor: 'start', turnDeg: 0 }],
   })
   expect(svg).toContain('&lt;script&gt;&quot;')
+})
+
+test('a link map has every pin, and its marks stand five millimetres a pitch along', () => {
+  const place = (name: string, atPitches: number) => ({
+    markId: name,
+    name,
+    atPitches,
+    nearest: atPitches,
+    offPitches: 0,
+    onNearestEngaged: false,
+  })
+  const map = linkMapDrawing([place('crank', 0), place('cam', 46)], 70)
+  expect(map.widthMm).toBe(350)
+  expect(map.parts.filter(({ kind }) => kind === 'circle')).toHaveLength(71)
+  expect(
+    linesOfSvg(svgOfDrawing(map))
+      .filter(([x1, , x2, , w]) => w === 0.4 && x1 === x2)
+      .map(([x]) => x),
+  ).toEqual([0, 230])
+  expect(tilePages(map, 'A4', 'Map')).toHaveLength(1)
 })

@@ -79,6 +79,13 @@ function LoopCheck({ sheet, loop }: { sheet: BuildSheet; loop: Loop }) {
       : []
   })
   const unit = loop.kind === 'toothedBelt' ? 'teeth' : 'pitches'
+  const wrongTeeth = loop.path.flatMap(({ memberId }) =>
+    sheet.members
+      .filter(
+        ({ id, toothShape }) => id === memberId && loop.toothShape && toothShape && toothShape !== loop.toothShape,
+      )
+      .map(({ name }) => name.toLowerCase()),
+  )
   return (
     <>
       {several && <h3>{loop.name}</h3>}
@@ -141,6 +148,12 @@ function LoopCheck({ sheet, loop }: { sheet: BuildSheet; loop: Loop }) {
       {sections.some(({ run, expected }) => run === 'tight' && !expected) && (
         <p className="soft">
           For an expected count: the distances and where both marks point in the pose, or a count from the book.
+        </p>
+      )}
+      {wrongTeeth.length > 0 && (
+        <p className="warn" role="alert">
+          The belt’s teeth are {loop.toothShape} and those of the {wrongTeeth.join(', the ')} are not: it would climb
+          and strip.
         </p>
       )}
       {solved.ok && solved.value.tensionersOnTightRun.length > 0 && (

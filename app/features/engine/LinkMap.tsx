@@ -1,6 +1,9 @@
+import { Button } from '@mantine/core'
 import { linkMap, type Section } from '@link-count/core/drive'
 import type { Loop } from '@link-count/core/model'
+import { linkMapDrawing, tilePages } from '@link-count/core/paper'
 import { fixed } from '@link-count/core/units'
+import { download } from '../../ui/download'
 
 const PX_PER_PITCH = 11
 
@@ -19,6 +22,11 @@ export function LinkMap({
   const belt = loop.kind === 'toothedBelt'
   const unit = belt ? 'tooth' : 'link'
   const width = pitches * PX_PER_PITCH + 30
+  const print = async () => {
+    const { pdfOfPages } = await import('../../ui/paper/pdfOfPages')
+    const title = `${loop.name}: link map`
+    download('link-map-a4.pdf', pdfOfPages(tilePages(linkMapDrawing(places, pitches), 'A4', title), title))
+  }
   return (
     <details className="section wide-field">
       <summary>
@@ -35,6 +43,11 @@ export function LinkMap({
             .join('. ')}
           . Counted along the travel.
         </p>
+        <div className="row">
+          <Button variant="default" onClick={() => void print()}>
+            Link map on paper, A4
+          </Button>
+        </div>
         <div
           className="paper-scroll"
           tabIndex={0}

@@ -246,7 +246,7 @@ function FaceOrGaps({ counted }: { counted: CountedOnFace | undefined }) {
           {beside && <FaceStill sheet={view.sheet} width={150} height={170} side={side} state={found} />}
           <figcaption>
             <button type="button" className="link" aria-expanded={beside} onClick={() => setBeside(!beside)}>
-              {beside ? 'As found; put away' : 'As found, beside it'}
+              {beside ? 'Put away: as found' : 'Beside it: as found'}
             </button>
           </figcaption>
         </figure>

@@ -1,6 +1,7 @@
 import { Button, NativeSelect, SegmentedControl } from '@mantine/core'
 import { sectionsOf, solveLoop } from '@link-count/core/drive'
-import type { BuildSheet, Loop, Member } from '@link-count/core/model'
+import type { BuildSheet, Loop, Member, Shaft } from '@link-count/core/model'
+import { addGearOn, addShaftOn, removeShaft } from '../bendDrive'
 import { LinkMap } from '../LinkMap'
 import { PaintedLinks } from '../PaintedLinks'
 import { PlaceFields } from '../PlaceFields'
@@ -33,6 +34,14 @@ export function DrivePartsSection() {
                 <Teeth key={member.id} member={member} />
               ))}
             {shaft.kind !== 'crank' && (
+              <Choice
+                label={`The ${shaft.name.toLowerCase()} is a`}
+                value={shaft.kind}
+                options={shaftKinds}
+                onChoose={(kind) => apply(patchShaft(shaft.id, (one) => ({ ...one, kind })))}
+              />
+            )}
+            {shaft.kind !== 'crank' && (
               <PlaceFields
                 id={shaft.id}
                 name={shaft.name}
@@ -40,6 +49,20 @@ export function DrivePartsSection() {
                 set={(change) => patchShaft(shaft.id, (one) => ({ ...one, position: change(one.position) }))}
               />
             )}
+            <div className="row wide-field">
+              {sheet.members
+                .filter(({ shaftId, kind }) => shaftId === shaft.id && kind === 'gear')
+                .map(({ id, name }) => (
+                  <button key={id} type="button" className="link" onClick={() => apply(addGearOn(id))}>
+                    A gear in mesh with the {name.toLowerCase()}
+                  </button>
+                ))}
+              {shaft.kind !== 'crank' && (
+                <button type="button" className="link" onClick={() => apply(removeShaft(shaft.id))}>
+                  Take the {shaft.name.toLowerCase()} off the sheet
+                </button>
+              )}
+            </div>
           </div>
         ))}
         {plain.map((member) => (
@@ -54,17 +77,44 @@ export function DrivePartsSection() {
 }
 
 function Teeth({ member }: { member: Member }) {
+  const { apply } = useSheetEditor()
   return (
-    <WholeField
-      id={`teeth-${member.id}`}
-      label={`Teeth, ${member.name.toLowerCase()}`}
-      least={5}
-      most={400}
-      value={member.teeth}
-      change={(value) => patchMember(member.id, (one) => withValue(one, 'teeth', value))}
-    />
+    <>
+      <WholeField
+        id={`teeth-${member.id}`}
+        label={`Teeth, ${member.name.toLowerCase()}`}
+        least={5}
+        most={400}
+        value={member.teeth}
+        change={(value) => patchMember(member.id, (one) => withValue(one, 'teeth', value))}
+      />
+      {member.kind === 'pulley' && (
+        <Choice
+          label={`Teeth of the ${member.name.toLowerCase()} are`}
+          value={member.toothShape ?? 'unknown'}
+          options={[...toothShapes]}
+          onChoose={(shape) => apply(patchMember(member.id, (one) => withValue(one, 'toothShape', knownShape(shape))))}
+        />
+      )}
+    </>
   )
 }
+
+const shaftKinds = [
+  { value: 'cam', label: 'camshaft' },
+  { value: 'intermediate', label: 'intermediate shaft' },
+  { value: 'idler', label: 'idler shaft' },
+  { value: 'pump', label: 'pump' },
+  { value: 'magneto', label: 'magneto or distributor' },
+  { value: 'balance', label: 'balance shaft' },
+] as const satisfies readonly { value: Shaft['kind']; label: string }[]
+
+const toothShapes = [
+  { value: 'unknown', label: 'not looked at' },
+  { value: 'square', label: 'square' },
+  { value: 'round', label: 'round' },
+] as const
+const knownShape = (shape: (typeof toothShapes)[number]['value']) => (shape === 'unknown' ? undefined : shape)
 
 /** An idler, guide or tensioner that carries no shaft of the drive. */
 function PlainMember({ member }: { member: Member }) {
@@ -177,6 +227,14 @@ function LoopSection({ loop }: { loop: Loop }) {
         value={loop.pitches}
         change={(value) => patchLoop(loop.id, (one) => withValue(one, 'pitches', value))}
       />
+      {belt && (
+        <Choice
+          label={`Teeth of the ${loop.name.toLowerCase()} are`}
+          value={loop.toothShape ?? 'unknown'}
+          options={[...toothShapes]}
+          onChoose={(shape) => apply(patchLoop(loop.id, (one) => withValue(one, 'toothShape', knownShape(shape))))}
+        />
+      )}
       <div className="wide-field">
         <p className="field-label">It passes</p>
         <ol className="loop-path">
@@ -210,6 +268,9 @@ function LoopSection({ loop }: { loop: Loop }) {
           </Button>
           <Button variant="quiet" onClick={() => add('tensioner')}>
             A tensioner
+          </Button>
+          <Button variant="quiet" onClick={() => apply(addShaftOn(loop))}>
+            A shaft with its wheel
           </Button>
         </div>
       </div>

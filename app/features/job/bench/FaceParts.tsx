@@ -67,12 +67,13 @@ function RunLines({ loop, projection }: { loop: LoopScene; projection: Projectio
       {path.pieces.flatMap((piece) => {
         if (piece.kind !== 'run' || piece.pitches < 2) return []
         const kind = runs.find(({ fromMemberId }) => fromMemberId === piece.fromMemberId)?.kind ?? 'tight'
-        const [x1, y1, x2, y2] = [
-          projection.x(piece.from),
-          projection.y(piece.from),
-          projection.x(piece.to),
-          projection.y(piece.to),
-        ]
+        // Kept clear of the wheels at its ends.
+        const at = (share: number) => ({
+          x: piece.from.x + share * (piece.to.x - piece.from.x),
+          y: piece.from.y + share * (piece.to.y - piece.from.y),
+        })
+        const [near, far] = [at(0.2), at(0.8)]
+        const [x1, y1, x2, y2] = [projection.x(near), projection.y(near), projection.x(far), projection.y(far)]
         const length = Math.hypot(x2 - x1, y2 - y1) || 1
         const [dx, dy] = [(-(y2 - y1) / length) * off, ((x2 - x1) / length) * off]
         return [

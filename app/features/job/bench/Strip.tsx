@@ -88,7 +88,11 @@ export function Strip() {
               role="img"
               aria-label={`Cylinder ${name}: ${spans.map(({ stroke, fromDeg, toDeg }) => `${stroke} ${fixed(fromDeg, 0)} to ${fixed(toDeg, 0)}`).join(', ') || 'firing TDC not known'}`}
             >
-              {spans.length === 0 && <span className="stroke unknown-stroke">firing TDC of {name} not known</span>}
+              {spans.length === 0 && (
+                <span className="stroke unknown-stroke">
+                  {cycleDeg === 720 ? 'firing ' : ''}TDC of {name} not known
+                </span>
+              )}
               {spans.map(({ stroke, fromDeg, toDeg }) => (
                 <span
                   key={fromDeg}
