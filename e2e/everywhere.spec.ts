@@ -31,7 +31,7 @@ const screens: readonly (readonly [name: string, path: string, ready: string, th
       'Runs and wraps',
       async (page) => {
         await page.getByText('Runs and wraps').click()
-        await page.getByText('Link map').click()
+        await page.locator('summary').filter({ hasText: 'Link map' }).click()
       },
     ],
     ['on paper', '/demo/engine/sidecar/paper', 'Marks along the rim'],

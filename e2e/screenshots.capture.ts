@@ -79,7 +79,7 @@ async function showTwoStage(page: Page) {
 }
 
 async function showLinkMap(page: Page) {
-  await page.getByText('Link map').click()
+  await page.locator('summary').filter({ hasText: 'Link map' }).click()
   await page.locator('.link-map').evaluate((node) => node.scrollIntoView({ block: 'center' }))
 }
 
