@@ -294,7 +294,13 @@ export const demoJobs: readonly DemoJob[] = [
       atPose(59.75),
       ...['a', 'b'].flatMap((bank): EntryDraft[] => [
         { kind: 'tensioner', memberId: `tensioner-${bank}`, state: 'heldBack' },
-        { kind: 'item', itemId: `pin-tensioner-${bank}`, item: 'tensionerPin', where: '', change: 'in' },
+        {
+          kind: 'item',
+          itemId: `pin-tensioner-${bank}`,
+          item: 'tensionerPin',
+          where: bank === 'a' ? 'first chain' : 'second chain',
+          change: 'in',
+        },
         { kind: 'loop', loopId: `chain-${bank}`, change: 'off' },
         ...done(`poseChainOff-chain-${bank}`),
       ]),

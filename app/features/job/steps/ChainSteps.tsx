@@ -97,7 +97,7 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
                 kind: 'item',
                 itemId: `pin-${tensioner.id}`,
                 item: 'tensionerPin',
-                where: '',
+                where: sheet.loops.length > 1 ? loop.name.toLowerCase() : '',
                 change: 'in',
                 stepId: step.id,
               },
