@@ -7,6 +7,7 @@ import { seedDemo } from './openWorkshop'
 import { fileMigrations, storeVersions } from './migrations'
 import version1 from './fixtures/version-1.json'
 import version2 from './fixtures/version-2.json'
+import version3 from './fixtures/version-3.json'
 
 afterEach(async () => {
   await Dexie.delete('link-count-own')
@@ -33,9 +34,19 @@ test('a file of version 1 is still opened, its degree wheel numbered all round',
   expect(sheets[0]).toMatchObject({ layout: 'inLine', banks: [{ axisDeg: { value: 90, trust: 'unknown' } }] })
 })
 
-test('a file of version 2 is opened as it is', () => {
-  const parsed = parseFile(JSON.stringify(version2), fileMigrations)
-  expect(parsed.ok && parsed.value).toEqual(version2)
+test('a file of version 2 is still opened, the places of its couplings with how far they are trusted', () => {
+  const [sheet] = version2.sheets
+  const couplings = [{ id: 'spline-1', kind: 'spline', fromId: 'crank', toId: 'cam', positions: 28 }]
+  const parsed = parseFile(JSON.stringify({ ...version2, sheets: [{ ...sheet, couplings }] }), fileMigrations)
+  expect(parsed.ok && parsed.value.sheets[0]?.couplings[0]).toMatchObject({
+    positions: { value: 28, typed: '28', trust: 'unknown' },
+  })
+  expect(parsed.ok && parsed.value.entries).toEqual(version2.entries)
+})
+
+test('a file of version 3 is opened as it is', () => {
+  const parsed = parseFile(JSON.stringify(version3), fileMigrations)
+  expect(parsed.ok && parsed.value).toEqual(version3)
 })
 
 test('a database of version 1 is still opened with every row', async () => {

@@ -33,6 +33,7 @@ const stores = {
 export const storeVersions: readonly StoreVersion[] = [
   { version: 1, name: '001-first', stores, up: {} },
   { version: 2, name: '002-true-zero', stores, up: { sheets: sheetTo2, entries: entryTo2 } },
+  { version: 3, name: '003-couplings', stores, up: { sheets: sheetTo3 } },
 ]
 
 /** Bank axes say how far they are trusted; layout and marks of the rim are on the sheet. */
@@ -51,6 +52,17 @@ function entryTo2(entry: Row): Row {
     return { ...rest, scale: { kind: 'full', rises, readToDeg } }
   }
   return entry['kind'] === 'factoryMark' ? { ...entry, claimDeg: 0 } : entry
+}
+
+/** The places of a coupling say how far they are trusted. */
+function sheetTo3(sheet: Row): Row {
+  const couplings = (Array.isArray(sheet['couplings']) ? sheet['couplings'] : []).map((coupling: Row) => {
+    const { positions, ...rest } = coupling
+    return positions === undefined
+      ? rest
+      : { ...rest, positions: { value: positions, typed: String(positions), trust: 'unknown' } }
+  })
+  return { ...sheet, couplings }
 }
 
 /** From file version n to n + 1. */

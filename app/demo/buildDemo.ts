@@ -145,6 +145,10 @@ function sheetOf(engine: DemoEngine): BuildSheet {
       ...lengths({ pitchMm: drive ? drive.pitches?.[loop.id] : engine.pitch }),
       ...whole(drive ? drive.links?.[loop.id] : engine.links),
     })),
+    couplings: base.couplings.map((coupling) => {
+      const n = drive?.splines?.[coupling.toId]
+      return n === undefined ? coupling : { ...coupling, positions: trusted(String(n), n) }
+    }),
     marks: base.marks.map((mark) => {
       const text = drive ? drive.marks?.[mark.memberId] : marks[mark.id]
       const onCam = base.members.some(

@@ -8,6 +8,8 @@ export interface DemoDrive {
   readonly radii?: Readonly<Record<string, string>>
   readonly pitches?: Readonly<Record<string, string>>
   readonly links?: Readonly<Record<string, number>>
+  /** Places of couplings, by the shaft they drive. */
+  readonly splines?: Readonly<Record<string, number>>
   /** Where the marks of wheels point in the pose. */
   readonly marks?: Readonly<Record<string, string>>
 }
@@ -343,7 +345,8 @@ export const demoEngines: readonly DemoEngine[] = [
       radii: { tensioner: '60 mm' },
       pitches: { chain: '9.525 mm' },
       links: { chain: 64 },
-      marks: { 'crank-sprocket': '135', 'half-sprocket': '19.7' },
+      splines: { 'cam-a': 24, 'cam-b': 24 },
+      marks: { 'crank-sprocket': '135', 'half-sprocket': '19.7', 'hub-a': '0', 'hub-b': '0' },
     },
     tensioner: true,
     camMarkMeets: 'the arrow of the case',

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { fileSchema, type LinkCountFile, type Records } from '../model'
+import { FILE_VERSION, fileSchema, type LinkCountFile, type Records } from '../model'
 import { benchJob, benchSheet, entriesOf, halfProved } from '../testing/bench'
 import { makeFile, mergeRecords, parseFile, stable } from '.'
 
@@ -42,7 +42,11 @@ describe('hostile, broken and foreign files are refused whole, with what and whe
     ['not JSON', 'PK nonsense', { code: 'notJson' }],
     ['an array', '[]', { code: 'foreign' }],
     ['foreign', '{"hello":1}', { code: 'foreign' }],
-    ['newer', text((raw) => Object.assign(raw, { version: 3 })), { code: 'newer', version: 3, known: 2 }],
+    [
+      'newer',
+      text((raw) => Object.assign(raw, { version: FILE_VERSION + 1 })),
+      { code: 'newer', version: FILE_VERSION + 1, known: FILE_VERSION },
+    ],
     ['NaN', text().replace('"cycleDeg":720', '"cycleDeg":NaN'), { code: 'notJson' }],
     [
       'a number too large',
@@ -91,7 +95,7 @@ describe('hostile, broken and foreign files are refused whole, with what and whe
     ],
     [
       'folded too deep',
-      `{"format":"link-count","version":2,"a":${'['.repeat(60)}${']'.repeat(60)}}`,
+      `{"format":"link-count","version":${FILE_VERSION},"a":${'['.repeat(60)}${']'.repeat(60)}}`,
       { code: 'tooDeep' },
     ],
     ['too big', ' '.repeat(20_000_001), { code: 'tooBig' }],
@@ -104,11 +108,11 @@ describe('hostile, broken and foreign files are refused whole, with what and whe
 })
 
 test('older files go through the named migrations, in order', () => {
-  const old = JSON.stringify({ ...file(), version: 1, machines: file().engines, engines: undefined })
+  const old = JSON.stringify({ ...file(), version: FILE_VERSION - 1, machines: file().engines, engines: undefined })
   const parsed = parseFile(old, [
     {
       name: '000-machines-were-engines',
-      from: 1,
+      from: FILE_VERSION - 1,
       up: ({ machines, ...rest }) => ({ ...rest, engines: machines }),
     },
   ])

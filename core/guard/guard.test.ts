@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import type { BuildSheet, EntryDraft } from '../model'
+import { PART_IDS as ids } from '../starters'
 import {
   atPose,
   benchJob,
@@ -50,6 +51,44 @@ describe('verdicts', () => {
     expect(guard.reasons[0]?.code).toBe(code)
   })
 
+  describe('a coupling drawn apart', () => {
+    const quill = { id: 'quill', kind: 'quill' as const, fromId: ids.cam, toId: 'cam-2' }
+    const sheet = benchSheet()
+    const coupled = {
+      ...sheet,
+      couplings: [quill],
+      shafts: [...sheet.shafts, { id: 'cam-2', name: 'Cam 2', kind: 'cam' as const, ratio: { num: 1, den: 2 } }],
+    }
+    const say = (change: 'apart' | 'together'): EntryDraft => ({
+      kind: 'coupling',
+      couplingId: 'quill',
+      change,
+      steps: 0,
+    })
+    const meets: EntryDraft = { kind: 'camSet', shaftId: 'cam-2', offDeg: 0 }
+    test.each<[string, EntryDraft[], Guard['verdict'], string | undefined]>([
+      ['at the pose', [...ready, atPose, say('apart')], 'trim', 'couplingApart'],
+      ['elsewhere', [...ready, turned(90), say('apart')], 'doNotTurn', 'couplingApartAwayFromPose'],
+      ['place unknown', [...madeSafe, say('apart')], 'unknown', 'couplingApartPlaceUnknown'],
+      ['trim used up', [...ready, atPose, say('apart'), turned(5)], 'doNotTurn', 'couplingApartTrimUsed'],
+      ['together again', [...ready, atPose, say('apart'), say('together')], 'trim', 'couplingNotRead'],
+      ['and read', [...ready, atPose, say('apart'), say('together'), meets], 'turn', undefined],
+      [
+        'read before it came apart',
+        [...ready, atPose, meets, say('apart'), say('together')],
+        'trim',
+        'couplingNotRead',
+      ],
+    ])('%s: %s', (_name, drafts, verdict, code) => {
+      const guard = guardAfter(drafts, coupled)
+      expect(guard.verdict).toBe(verdict)
+      expect(guard.reasons[0]?.code).toBe(code)
+    })
+    test('with valves and pistons that cannot meet it may turn', () => {
+      const drafts = [...ready, turned(90), say('apart')]
+      expect(guardAfter(drafts, { ...coupled, interference: free('no').interference }).verdict).toBe('turn')
+    })
+  })
   test('interference that is not known counts as yes; a free-running engine may turn', () => {
     expect(guardAfter(offAtPose, free('unknown')).verdict).toBe('trim')
     expect(guardAfter(offAtPose, free('no')).verdict).toBe('turn')

@@ -18,6 +18,12 @@ export type GuardReasonCode =
   | 'tensionerNotReleased'
   | 'loopNotCounted'
   | 'loopCountedOut'
+  | 'couplingApart'
+  | 'couplingApartAwayFromPose'
+  | 'couplingApartPlaceUnknown'
+  | 'couplingApartTrimUsed'
+  | 'couplingApartFree'
+  | 'couplingNotRead'
   | 'itemIn'
 
 export interface GuardReason {
@@ -57,11 +63,15 @@ export function judgeGuard(sheet: BuildSheet, state: JobState): Guard {
     ...makeSafe(sheet, state),
     ...register(state),
     ...loops(sheet, state, trimDeg),
+    ...couplings(sheet, state, trimDeg),
     ...tensioners(sheet, state),
   ].sort((a, b) => severity[b.verdict] - severity[a.verdict])
   const verdict = worst(reasons.map((reason) => reason.verdict))
   const has = (code: GuardReasonCode) => reasons.some((reason) => reason.code === code)
-  const offBy = Object.values(state.loops).find(({ on }) => !on)?.turnedOffDeg ?? 0
+  const offBy =
+    Object.values(state.loops).find(({ on }) => !on)?.turnedOffDeg ??
+    Object.values(state.couplings).find(({ together }) => !together)?.turnedApartDeg ??
+    0
   const degrees = {
     kind: 'degrees',
     forwardDeg: Math.max(0, trimDeg - offBy),
@@ -135,6 +145,21 @@ function loops(sheet: BuildSheet, state: JobState, trimDeg: number): GuardReason
   })
 }
 
+/** A coupling drawn apart leaves the camshafts behind it as free as a loop off does. */
+function couplings(sheet: BuildSheet, state: JobState, trimDeg: number): GuardReason[] {
+  const collide = mayCollide(sheet, state)
+  return Object.entries(state.couplings).flatMap(
+    ([id, { together, turnedApartDeg, apartAt, proof }]): GuardReason[] => {
+      const reason = (code: GuardReasonCode, verdict: GuardVerdict): GuardReason[] => [{ code, verdict, targetId: id }]
+      if (together) return collide && proof === 'notRead' ? reason('couplingNotRead', 'trim') : []
+      if (!collide) return reason('couplingApartFree', 'turn')
+      if (Math.abs(turnedApartDeg) > trimDeg) return reason('couplingApartTrimUsed', 'doNotTurn')
+      if (apartAt === 'unknown') return reason('couplingApartPlaceUnknown', 'unknown')
+      return apartAt === 'pose' ? reason('couplingApart', 'trim') : reason('couplingApartAwayFromPose', 'doNotTurn')
+    },
+  )
+}
+
 function tensioners(sheet: BuildSheet, state: JobState): GuardReason[] {
   if (sheet.loops.every(({ id }) => state.loops[id]?.on === false)) return []
   return sheet.members
@@ -145,12 +170,15 @@ function tensioners(sheet: BuildSheet, state: JobState): GuardReason[] {
 function camshafts(sheet: BuildSheet, state: JobState): GuardVerdict {
   if (state.register.some(({ item }) => item === 'lock' || item === 'lockingPin' || item === 'capsLoose'))
     return 'doNotTurn'
-  const off = Object.values(state.loops).some(({ on }) => !on)
-  if (!off) return worst(judgeLoopsOn(sheet, state))
+  const loopsOff = Object.values(state.loops).filter(({ on }) => !on)
+  const apart = Object.values(state.couplings).filter(({ together }) => !together)
+  if (loopsOff.length + apart.length === 0) return worst(judgeLoopsOn(sheet, state))
   if (!mayCollide(sheet, state)) return 'turn'
-  const atPose = Object.values(state.loops).every(({ on, offAt }) => on || offAt === 'pose')
+  const atPose = loopsOff.every(({ offAt }) => offAt === 'pose') && apart.every(({ apartAt }) => apartAt === 'pose')
   return atPose ? 'trim' : 'unknown'
 }
 
 const judgeLoopsOn = (sheet: BuildSheet, state: JobState) =>
-  [...loops(sheet, state, USUAL_TRIM_DEG), ...tensioners(sheet, state)].map(({ verdict }) => verdict)
+  [...loops(sheet, state, USUAL_TRIM_DEG), ...couplings(sheet, state, USUAL_TRIM_DEG), ...tensioners(sheet, state)].map(
+    ({ verdict }) => verdict,
+  )

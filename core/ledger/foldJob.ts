@@ -1,11 +1,12 @@
 import type { BuildSheet } from '../model/buildSheet'
 import type { Job } from '../model/engine'
 import type { Entry, EntryOf, Phase } from '../model/entry'
+import { couplingsTo, shaftsBehind } from '../drive'
 import { firingDegOf, tdcOnOneTurn } from '../cylinders'
 import { wrapToSigned } from '../units'
 import { orderEntries, struckIds } from './order'
 import { crankPlace, rotationStands, rotationTurned, rotationWitness, startRotation, type Rotation } from './rotation'
-import type { JobState, LoopState, RegisterItem, TensionerState } from './state'
+import type { CouplingState, JobState, LoopState, RegisterItem, TensionerState, UndoneAt } from './state'
 import { proofOfLoop, readTiming } from './timing'
 import { readZeros, zeroOfEntry, type Zeros } from './zeros'
 
@@ -15,6 +16,7 @@ interface Draft {
   steps: Record<string, { outcome: 'done' | 'skipped'; reason: string }>
   register: RegisterItem[]
   loops: Record<string, LoopState>
+  couplings: Record<string, CouplingState>
   tensioners: Record<string, TensionerState>
   zeros: Zeros
   rotation: Rotation
@@ -66,6 +68,15 @@ function startDraft(job: Job, sheet: BuildSheet, sheetId: string, zeros: Zeros):
     proof: on ? 'asArrived' : 'notCounted',
     turnedTightDeg: 0,
   }
+  const coupling: CouplingState = {
+    together: true,
+    turnedApartDeg: 0,
+    apartAt: 'unknown',
+    proof: 'asArrived',
+    steps: 0,
+    stepsTo: 0,
+  }
+  const splits = sheet.couplings.filter(({ kind }) => kind !== 'gearMesh')
   const tensioners = sheet.members.filter(({ kind }) => kind === 'tensioner')
   return {
     sheetId,
@@ -73,6 +84,7 @@ function startDraft(job: Job, sheet: BuildSheet, sheetId: string, zeros: Zeros):
     steps: {},
     register: [],
     loops: Object.fromEntries(sheet.loops.map(({ id }) => [id, loop])),
+    couplings: Object.fromEntries(splits.map(({ id }) => [id, coupling])),
     tensioners: Object.fromEntries(tensioners.map(({ id }) => [id, on ? 'asArrived' : 'out'])),
     zeros,
     rotation: startRotation,
@@ -104,22 +116,24 @@ function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
     case 'moved':
     case 'count':
       return takeDrive(draft, entry, sheet)
+    case 'coupling':
+      return takeCoupling(draft, entry, sheet)
     case 'stands':
     case 'turned':
     case 'witness':
       return takeRotation(draft, entry, sheet, job)
     case 'camMark':
       draft.camMarks.push(entry)
-      return
+      return noteShaftRead(draft, sheet, entry.shaftId)
     case 'valveEvents':
       draft.valveEvents.push(entry)
-      return
+      return noteShaftRead(draft, sheet, sheet.cams.find(({ id }) => id === entry.camId)?.shaftId)
     case 'lash':
       draft.lash[entry.phase][entry.camId] = entry
       return
     case 'camSet':
       draft.camSet[entry.shaftId] = entry
-      return
+      return noteShaftRead(draft, sheet, entry.shaftId)
     case 'deviation':
       draft.deviations.push(entry)
       return
@@ -160,6 +174,7 @@ function takeRotation(
     const before = draft.rotation.totalDeg
     draft.rotation = rotationTurned(draft.rotation, entry, zeroOfEntry(draft.zeros, entry.id)?.zero, cycleDeg)
     noteTurnOnLoops(draft, draft.rotation.totalDeg - before)
+    noteTurnOnCouplings(draft, draft.rotation.totalDeg - before)
     return
   }
   if (entry.kind === 'witness') {
@@ -184,14 +199,62 @@ function takeRotation(
   for (const [id, loop] of Object.entries(draft.loops)) {
     if (!loop.on) draft.loops[id] = { ...loop, offAt: 'pose', turnedOffDeg: 0 }
   }
+  for (const [id, coupling] of Object.entries(draft.couplings)) {
+    if (!coupling.together) draft.couplings[id] = { ...coupling, apartAt: 'pose', turnedApartDeg: 0 }
+  }
 }
 
 function noteTurnOnLoops(draft: Draft, deg: number): void {
   for (const [id, loop] of Object.entries(draft.loops)) {
-    const tight = loop.on && Object.values(draft.tensioners).every(isReleased)
+    const tight = loop.on && allTight(draft)
     draft.loops[id] = loop.on
       ? { ...loop, turnedTightDeg: tight ? Math.max(0, loop.turnedTightDeg + deg) : 0 }
       : { ...loop, turnedOffDeg: loop.turnedOffDeg + deg }
+  }
+}
+
+const allTight = ({ tensioners, couplings }: Draft) =>
+  Object.values(tensioners).every(isReleased) && Object.values(couplings).every(({ together }) => together)
+
+function noteTurnOnCouplings(draft: Draft, deg: number): void {
+  for (const [id, coupling] of Object.entries(draft.couplings)) {
+    if (!coupling.together) draft.couplings[id] = { ...coupling, turnedApartDeg: coupling.turnedApartDeg + deg }
+  }
+}
+
+/** A coupling drawn apart lets every shaft behind it loose; what was read of them since the strip is stale, and so is the proof. */
+function takeCoupling(
+  draft: Draft,
+  { couplingId, change, steps, stepsTo = 0 }: EntryOf<'coupling'>,
+  sheet: BuildSheet,
+) {
+  const coupling = draft.couplings[couplingId]
+  if (!coupling) return
+  const behind = new Set(shaftsBehind(sheet, couplingId))
+  draft.camMarks = draft.camMarks.filter(({ phase, shaftId }) => phase === 'found' || !behind.has(shaftId))
+  draft.valveEvents = draft.valveEvents.filter(
+    ({ phase, camId }) =>
+      phase === 'found' || !sheet.cams.some(({ id, shaftId }) => id === camId && behind.has(shaftId)),
+  )
+  draft.camSet = Object.fromEntries(Object.entries(draft.camSet).filter(([shaftId]) => !behind.has(shaftId)))
+  resetTight(draft)
+  draft.couplings[couplingId] =
+    change === 'apart'
+      ? { ...coupling, together: false, turnedApartDeg: 0, apartAt: undoneAt(draft, sheet) }
+      : {
+          ...coupling,
+          together: true,
+          proof: 'notRead',
+          steps: coupling.steps + steps,
+          stepsTo: coupling.stepsTo + stepsTo,
+        }
+}
+
+function noteShaftRead(draft: Draft, sheet: BuildSheet, shaftId: string | undefined): void {
+  if (shaftId === undefined) return
+  for (const { id } of couplingsTo(sheet, shaftId)) {
+    const coupling = draft.couplings[id]
+    if (coupling?.together && coupling.proof === 'notRead') draft.couplings[id] = { ...coupling, proof: 'read' }
   }
 }
 
@@ -214,7 +277,7 @@ function takeDrive(
     draft.loops[entry.loopId] =
       entry.change === 'on'
         ? { ...loop, on: true, proof: 'notCounted', turnedTightDeg: 0 }
-        : { ...loop, on: false, turnedOffDeg: 0, offAt: offAt(draft, sheet), turnedTightDeg: 0 }
+        : { ...loop, on: false, turnedOffDeg: 0, offAt: undoneAt(draft, sheet), turnedTightDeg: 0 }
   } else if (entry.kind === 'moved') {
     draft.moves.push(entry)
     draft.loops[entry.loopId] = { ...loop, proof: 'notCounted', turnedTightDeg: 0 }
@@ -242,8 +305,8 @@ function resetTight(draft: Draft): void {
   for (const [id, loop] of Object.entries(draft.loops)) draft.loops[id] = { ...loop, turnedTightDeg: 0 }
 }
 
-/** Off at the pose when the ledger has the crank within a few degrees of it, on the wheel's one turn. */
-function offAt(draft: Draft, sheet: BuildSheet): LoopState['offAt'] {
+/** Undone at the pose when the ledger has the crank within a few degrees of it, on the wheel's one turn. */
+function undoneAt(draft: Draft, sheet: BuildSheet): UndoneAt {
   const { place } = crankPlace(draft.rotation, sheet, draft.zeros.frames.at(-1)?.zero)
   if (place.deg === undefined) return 'unknown'
   const away = wrapToSigned(place.deg - sheet.referencePose.crankDeg.value, 360)

@@ -29,12 +29,26 @@ export interface CrankPlace {
   readonly wheelDisagreesDeg: number | undefined
 }
 
+/** Where something that ties the cams to the crank came undone: at the reference pose by the ledger, elsewhere, or not known. */
+export type UndoneAt = 'pose' | 'elsewhere' | 'unknown'
+
+export interface CouplingState {
+  readonly together: boolean
+  /** Net turn of the crank since it was drawn apart, degrees. */
+  readonly turnedApartDeg: number
+  readonly apartAt: UndoneAt
+  /** Put together in this job, and whether a shaft behind it was read since. */
+  readonly proof: 'asArrived' | 'notRead' | 'read'
+  /** Places it was moved on in this job, in all, at its first end and at the other. */
+  readonly steps: number
+  readonly stepsTo: number
+}
+
 export interface LoopState {
   readonly on: boolean
   /** Net turn of the crank since it came off, degrees. */
   readonly turnedOffDeg: number
-  /** Where it came off: at the reference pose by the ledger, elsewhere, or not known. */
-  readonly offAt: 'pose' | 'elsewhere' | 'unknown'
+  readonly offAt: UndoneAt
   /** Fitted in this job and not yet counted right. */
   readonly proof: 'asArrived' | 'notCounted' | 'countedOut' | 'counted'
   /** Turned in the running direction since everything was tight: the loop on and its tensioner released. */
@@ -52,6 +66,7 @@ export interface JobState {
   readonly steps: Readonly<Record<string, { readonly outcome: 'done' | 'skipped'; readonly reason: string }>>
   readonly register: readonly RegisterItem[]
   readonly loops: Readonly<Record<string, LoopState>>
+  readonly couplings: Readonly<Record<string, CouplingState>>
   readonly tensioners: Readonly<Record<string, TensionerState>>
   readonly degreeWheel: WheelScale | undefined
   /** Every setting of the wheel with its zero; the last one is the one in force. */

@@ -9,6 +9,7 @@ import {
   type TimingWitness,
 } from '../cams'
 import {
+  couplingsTo,
   driverOf,
   judgeCount,
   markSeat,
@@ -154,8 +155,9 @@ export function latenessOfEvents(
 }
 
 /** A shaft's lateness through the counts of every loop on its way from the crank. A loop on the way that was not counted, or whose count is
- *  not known, leaves it unsaid. */
+ *  not known, leaves it unsaid, and so does a coupling: no count sees which of its places it was put together in. */
 function fromCount({ sheet, counts }: Readings, shaftId: string, phase: Phase): TimingWitness | undefined {
+  if (couplingsTo(sheet, shaftId).length > 0) return undefined
   const loops = (walkDrive(sheet).ways[shaftId] ?? []).filter(({ by }) => by.kind === 'loop')
   const parts = loops.map(({ by, toShaftId }) => {
     const loop = sheet.loops.find(({ id }) => id === by.id)

@@ -72,7 +72,8 @@ export const shaftSchema = z.strictObject({
 /** What a belt's teeth look like; they must match the pulley's. */
 export const toothShapeSchema = z.enum(['square', 'round'])
 
-export const memberKindSchema = z.enum(['sprocket', 'pulley', 'gear', 'idler', 'guide', 'tensioner'])
+/** `hub` = a flange or end of a shaft that carries a mark and drives nothing. */
+export const memberKindSchema = z.enum(['sprocket', 'pulley', 'gear', 'idler', 'guide', 'tensioner', 'hub'])
 export const memberSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
@@ -108,12 +109,17 @@ export const loopSchema = z.strictObject({
   painted: z.array(paintSchema).max(40).optional(),
 })
 
+const positionsSchema = z.number().int().min(1).max(400)
 export const couplingSchema = z.strictObject({
   id: idSchema,
   kind: z.enum(['gearMesh', 'spline', 'quill', 'dog']),
+  /** Gears that mesh; else the shafts that are joined, the one nearer the crank first. */
   fromId: idSchema,
   toId: idSchema,
-  positions: z.number().int().min(1).max(400).optional(),
+  /** Places it can be put together in: splines or dogs; of a quill those at its first end. */
+  positions: trusted(positionsSchema).optional(),
+  /** Of a quill, those at its other end. */
+  positionsTo: trusted(positionsSchema).optional(),
 })
 
 export const adjusterSchema = z.strictObject({
@@ -143,6 +149,8 @@ export const markSchema = z.strictObject({
   memberId: idSchema,
   /** From the centre of tooth gap 0, counter-clockwise from the timing side, in half teeth: even = gap, odd = tip. */
   halfTeeth: z.number().int().min(0).max(799),
+  /** The face of the member that it is cut on; a member turned over hides it. */
+  face: sideSchema.optional(),
   /** Where it points in the reference pose, a direction in the plane. */
   pointsAtDeg: trusted(z.number().min(0).lt(360)).optional(),
   cutFor: z.enum(['pose', 'tdc', 'spark', 'assembly', 'casting', 'unknown']),
@@ -236,5 +244,6 @@ export type Member = z.output<typeof memberSchema>
 export type Loop = z.output<typeof loopSchema>
 export type Cam = z.output<typeof camSchema>
 export type RimMark = z.output<typeof rimMarkSchema>
+export type Coupling = z.output<typeof couplingSchema>
 export type Mark = z.output<typeof markSchema>
 export type BookCount = z.output<typeof bookCountSchema>

@@ -136,6 +136,14 @@ export const entrySchema = z.discriminatedUnion('kind', [
   }),
   /** Teeth the loop was laid over a sprocket: + = further in the running direction. */
   kind('moved', { loopId: idSchema, memberId: idSchema, teeth: z.number().int().min(-200).max(200) }),
+  /** A coupling drawn apart, or put together again so many places on: + = the driven shaft further in its running direction, so
+   *  earlier. `stepsTo` = at the other end of a quill. */
+  kind('coupling', {
+    couplingId: idSchema,
+    change: z.enum(['apart', 'together']),
+    steps: z.number().int().min(-400).max(400),
+    stepsTo: z.number().int().min(-400).max(400).optional(),
+  }),
   /** A cam set by itself, off its mark by so many degrees of its own shaft, + = late. */
   kind('camSet', { shaftId: idSchema, offDeg: z.number().min(-180).max(180) }),
   kind('deviation', { shaftId: idSchema, latenessDeg: z.number().min(-720).max(720), reason: wordsSchema }),

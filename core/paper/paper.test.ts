@@ -114,7 +114,8 @@ test('a link map has every pin, and its marks stand five millimetres a pitch alo
     offPitches: 0,
     onNearestEngaged: false,
   })
-  const map = linkMapDrawing([place('crank', 0), place('cam', 46)], 70)
+  const places = [place('crank', 0), place('cam', 46)]
+  const map = linkMapDrawing(places, 70, 'rollerChain')
   expect(map.widthMm).toBe(350)
   expect(map.parts.filter(({ kind }) => kind === 'circle')).toHaveLength(71)
   expect(
@@ -123,4 +124,7 @@ test('a link map has every pin, and its marks stand five millimetres a pitch alo
       .map(([x]) => x),
   ).toEqual([0, 230])
   expect(tilePages(map, 'A4', 'Map')).toHaveLength(1)
+  const belt = linkMapDrawing(places, 70, 'toothedBelt')
+  expect(belt.parts.filter(({ kind }) => kind === 'circle')).toHaveLength(0)
+  expect(linesOfSvg(svgOfDrawing(belt)).filter(([, , , , w]) => w === 2)).toHaveLength(71)
 })

@@ -247,6 +247,8 @@ const shapes: Readonly<Record<Topology, { readonly parts: Parts; readonly shaftO
         member('crank-sprocket', 'Crank sprocket', 'sprocket', 'crank'),
         member('tensioner', 'Tensioner', 'tensioner'),
         member('half-sprocket', 'Half-speed sprocket', 'sprocket', 'middle'),
+        member('hub-a', 'First camshaft end', 'hub', 'cam-a'),
+        member('hub-b', 'Second camshaft end', 'hub', 'cam-b'),
       ],
       loops: [loop('chain', 'Chain', 'rollerChain', 'crank-sprocket', '-tensioner', 'half-sprocket')],
       couplings: [spline('middle', 'cam-a'), spline('middle', 'cam-b')],
@@ -261,7 +263,7 @@ export function drivePartsOf(topology: Topology, { cylinders }: Pick<BuildSheet,
   const { parts, shaftOf } = shapes[topology]
   const onLoops = new Set(parts.loops.flatMap(({ path }) => path.map(({ memberId }) => memberId)))
   const wheels = parts.members.filter(({ shaftId }) => shaftId)
-  const marked = wheels.filter(({ id, kind }) => onLoops.has(id) || kind === 'gear')
+  const marked = wheels.filter(({ id, kind }) => onLoops.has(id) || kind === 'gear' || kind === 'hub')
   return {
     ...parts,
     cams: cylinders.flatMap((cylinder) =>

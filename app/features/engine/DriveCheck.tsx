@@ -37,7 +37,7 @@ function RatioWords({ sheet }: { sheet: BuildSheet }) {
   const { wrong, conflicts, undriven } = walkDrive(sheet)
   const nameOf = (id: string) => sheet.shafts.find((shaft) => shaft.id === id)?.name ?? id
   const waiting = sheet.members.some(
-    ({ teeth, shaftId, kind }) => shaftId && kind !== 'guide' && kind !== 'tensioner' && !teeth,
+    ({ teeth, shaftId, kind }) => shaftId && (kind === 'sprocket' || kind === 'pulley' || kind === 'gear') && !teeth,
   )
   return (
     <>

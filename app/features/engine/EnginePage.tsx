@@ -41,6 +41,7 @@ function EngineSheet({ engine }: { engine: Engine }) {
   const versions = useAppSelector((state) => selectSheets(state, engine.id))
   const sheet = newestSheet(versions)
   const [starting, setStarting] = useState(false)
+  const [everyPart, setEveryPart] = useState(false)
   if (!sheet) return <p className="page-message">This engine has no build sheet.</p>
   const editor = {
     engineId: engine.id,
@@ -72,10 +73,15 @@ function EngineSheet({ engine }: { engine: Engine }) {
             <CrankSection />
             <CylindersSection />
             <RimSection />
-            {isOneChain(sheet) ? (
+            {isOneChain(sheet) && !everyPart ? (
               <>
                 <DriveSection />
                 <MarksSection />
+                <div className="sheet-section">
+                  <Button variant="quiet" onClick={() => setEveryPart(true)}>
+                    The drive has more to it: show every part
+                  </Button>
+                </div>
               </>
             ) : (
               sheet.members.length > 0 && <DrivePartsSection />

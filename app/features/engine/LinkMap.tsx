@@ -25,7 +25,7 @@ export function LinkMap({
   const print = async () => {
     const { pdfOfPages } = await import('../../ui/paper/pdfOfPages')
     const title = `${loop.name}: link map`
-    download('link-map-a4.pdf', pdfOfPages(tilePages(linkMapDrawing(places, pitches), 'A4', title), title))
+    download('link-map-a4.pdf', pdfOfPages(tilePages(linkMapDrawing(places, pitches, loop.kind), 'A4', title), title))
   }
   return (
     <details className="section wide-field">
@@ -61,25 +61,8 @@ export function LinkMap({
             aria-label={`${pitches} ${belt ? 'teeth' : 'links'} unrolled`}
             className="link-map"
           >
-            {Array.from({ length: pitches + 1 }, (_, k) => (
-              <g key={k} transform={`translate(${15 + k * PX_PER_PITCH} 0)`}>
-                {k < pitches && (
-                  <rect
-                    x="0"
-                    y={k % 2 === 0 ? 42 : 44}
-                    width={PX_PER_PITCH}
-                    height={k % 2 === 0 ? 12 : 8}
-                    className="link-plate"
-                  />
-                )}
-                <circle cy="48" r="2.6" className="link-pin" />
-                {k % 5 === 0 && (
-                  <text y="72" textAnchor="middle" className="link-number">
-                    {k}
-                  </text>
-                )}
-              </g>
-            ))}
+            {belt ? <BeltStrip pitches={pitches} /> : <ChainStrip pitches={pitches} />}
+            <Numbers pitches={pitches} />
             {places.map(({ markId, name, atPitches }, i) => (
               <g key={markId} transform={`translate(${15 + atPitches * PX_PER_PITCH} 0)`}>
                 <path d="M0 38l-6 -10h12z" className="link-mark" />
@@ -99,3 +82,53 @@ export function LinkMap({
     </details>
   )
 }
+
+interface StripProps {
+  readonly pitches: number
+}
+const atPitch = (k: number) => 15 + k * PX_PER_PITCH
+
+const ChainStrip = ({ pitches }: StripProps) => (
+  <>
+    {Array.from({ length: pitches }, (_, k) => (
+      <rect
+        key={k}
+        x={atPitch(k)}
+        y={k % 2 === 0 ? 42 : 44}
+        width={PX_PER_PITCH}
+        height={k % 2 === 0 ? 12 : 8}
+        className="link-plate"
+      />
+    ))}
+    {Array.from({ length: pitches + 1 }, (_, k) => (
+      <circle key={k} cx={atPitch(k)} cy="48" r="2.6" className="link-pin" />
+    ))}
+  </>
+)
+
+/** Its back above, a tooth below at every pitch. */
+const BeltStrip = ({ pitches }: StripProps) => (
+  <>
+    <rect x={atPitch(0)} y="41" width={pitches * PX_PER_PITCH} height="6" className="link-plate" />
+    {Array.from({ length: pitches + 1 }, (_, k) => (
+      <rect
+        key={k}
+        x={atPitch(k) - PX_PER_PITCH * 0.27}
+        y="47"
+        width={PX_PER_PITCH * 0.54}
+        height="8"
+        className="link-plate"
+      />
+    ))}
+  </>
+)
+
+const Numbers = ({ pitches }: StripProps) => (
+  <>
+    {Array.from({ length: Math.floor(pitches / 5) + 1 }, (_, i) => (
+      <text key={i} x={atPitch(i * 5)} y="72" textAnchor="middle" className="link-number">
+        {i * 5}
+      </text>
+    ))}
+  </>
+)

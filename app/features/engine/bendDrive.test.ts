@@ -2,7 +2,17 @@ import { expect, test } from 'vitest'
 import { buildSheetSchema, type BuildSheet, type Loop } from '@link-count/core/model'
 import { walkDrive } from '@link-count/core/drive'
 import { beginSheet, TOPOLOGIES } from '@link-count/core/starters'
-import { addGearOn, addShaftOn, removeShaft } from './bendDrive'
+import {
+  addCoupling,
+  addGearOn,
+  addHub,
+  addLoop,
+  addShaftOn,
+  addWheelOn,
+  removeLoop,
+  removeMember,
+  removeShaft,
+} from './bendDrive'
 
 const begin = (drive: (typeof TOPOLOGIES)[number]) =>
   beginSheet({
@@ -72,4 +82,36 @@ test('taking a camshaft off takes its lobes and frees what was placed from it', 
   holds(after)
   expect(after.cams.every(({ shaftId }) => shaftId === 'cam-b')).toBe(true)
   expect(after.shafts.find(({ id }) => id === 'cam-b')?.position).toEqual({ how: 'polar', fromShaftId: 'crank' })
+})
+
+test('a chain put between two shafts has a wheel and a mark on each, and goes with them; the shafts stay', () => {
+  const before = begin('gearsOnly')
+  const after = addLoop('rollerChain', 'idle', 'camshaft')(before)
+  expect(() => buildSheetSchema.parse(after)).not.toThrow()
+  holds(after)
+  const [loop] = after.loops
+  expect(loop?.path).toHaveLength(2)
+  expect(after.marks.length).toBe(before.marks.length + 2)
+  const second = addLoop('toothedBelt', 'crank', 'idle')(after)
+  expect(second.loops.map(({ name }) => name)).toEqual(['Chain', 'Belt'])
+  expect(second.members.at(-1)?.kind).toBe('pulley')
+  const three = addWheelOn(loop as Loop, 'crank')(after)
+  expect(three.loops[0]?.path).toHaveLength(3)
+  expect(removeLoop(loop?.id ?? '')(after)).toEqual(before)
+})
+
+test('a shaft is joined by splines and carries a mark on its end', () => {
+  const before = begin('twinCam')
+  const shafts = [...before.shafts, { id: 'pump', name: 'Pump', kind: 'pump' as const, ratio: { num: 1, den: 2 } }]
+  const after = addHub('pump')(addCoupling('spline', 'inlet-cam', 'pump')({ ...before, shafts }))
+  expect(() => buildSheetSchema.parse(after)).not.toThrow()
+  holds(after)
+  expect(after.marks.at(-1)?.name).toBe('Pump end mark')
+  expect(removeShaft('pump')(after)).toEqual(before)
+})
+
+test('a member taken off leaves no mark, count or place of it behind', () => {
+  const after = removeMember('exhaust-sprocket')(begin('twinCam'))
+  holds(after)
+  expect(after.marks.some(({ memberId }) => memberId === 'exhaust-sprocket')).toBe(false)
 })

@@ -1,4 +1,4 @@
-import type { BuildSheet, Loop, Mark, Member, Shaft } from '@link-count/core/model'
+import type { BuildSheet, Coupling, Loop, Mark, Member, Shaft } from '@link-count/core/model'
 import type { SheetChange } from './sheetChanges'
 
 const nextName = (names: readonly string[], base: string) => {
@@ -7,39 +7,113 @@ const nextName = (names: readonly string[], base: string) => {
   return names.includes(base) ? `${base} ${n}` : base
 }
 
-/** One more shaft, its wheel last on a loop's path, with a mark for the reference pose. */
+const freshId = () => crypto.randomUUID().slice(0, 8)
+
+/** A wheel for a loop of this kind on a shaft, with a mark for the reference pose. */
+function wheelFor(sheet: BuildSheet, kind: Loop['kind'], shaft: Shaft) {
+  const id = freshId()
+  const of: Member['kind'] = kind === 'toothedBelt' ? 'pulley' : 'sprocket'
+  const names = sheet.members.map(({ name }) => name)
+  const wheel: Member = { id: `wheel-${id}`, name: nextName(names, `${shaft.name} ${of}`), kind: of, shaftId: shaft.id }
+  return { wheel, mark: markOn(wheel) }
+}
+
+const markOn = ({ id, name }: Member): Mark => ({
+  id: `mark-${id}`.slice(0, 64),
+  name: `${name} mark`,
+  memberId: id,
+  halfTeeth: 0,
+  cutFor: 'pose',
+  meets: '',
+})
+
+const onLoop = (loopId: string, wheel: Member) => (loops: readonly Loop[]) =>
+  loops.map((one) =>
+    one.id === loopId ? { ...one, path: [...one.path, { memberId: wheel.id, passed: 'inside' as const }] } : one,
+  )
+
+/** A wheel on a shaft that is there, last on a loop's path. */
+export const addWheelOn =
+  (loop: Loop, shaftId: string): SheetChange =>
+  (sheet) => {
+    const shaft = sheet.shafts.find(({ id }) => id === shaftId)
+    if (!shaft) return sheet
+    const { wheel, mark } = wheelFor(sheet, loop.kind, shaft)
+    return {
+      ...sheet,
+      members: [...sheet.members, wheel],
+      marks: [...sheet.marks, mark],
+      loops: onLoop(loop.id, wheel)(sheet.loops),
+    }
+  }
+
+/** One more shaft, its wheel last on a loop's path. */
 export const addShaftOn =
   (loop: Loop): SheetChange =>
   (sheet) => {
-    const id = crypto.randomUUID().slice(0, 8)
-    const kind: Member['kind'] = loop.kind === 'toothedBelt' ? 'pulley' : 'sprocket'
     const names = sheet.shafts.map(({ name }) => name)
-    const shaft = newShaft(`shaft-${id}`, nextName(names, 'Pump shaft'))
-    const wheel: Member = { id: `wheel-${id}`, name: `${shaft.name} ${kind}`, kind, shaftId: shaft.id }
-    const mark: Mark = {
-      id: `mark-${id}`,
-      name: `${wheel.name} mark`,
-      memberId: wheel.id,
-      halfTeeth: 0,
-      cutFor: 'pose',
-      meets: '',
-    }
-    return {
+    const shaft = newShaft(`shaft-${freshId()}`, nextName(names, 'Pump shaft'))
+    return addWheelOn(loop, shaft.id)({ ...sheet, shafts: [...sheet.shafts, shaft] })
+  }
+
+/** A chain or belt from one shaft to another, with a wheel of its own on each; it turns its shafts the same way. */
+export const addLoop =
+  (kind: Loop['kind'], fromShaftId: string, toShaftId: string): SheetChange =>
+  (sheet) => {
+    const base = kind === 'toothedBelt' ? 'Belt' : 'Chain'
+    const id = freshId()
+    const names = sheet.loops.map(({ name }) => name)
+    const loop: Loop = { id: `loop-${id}`, name: nextName(names, base), kind, path: [] }
+    const begun = {
       ...sheet,
-      shafts: [...sheet.shafts, shaft],
-      members: [...sheet.members, wheel],
-      marks: [...sheet.marks, mark],
-      loops: sheet.loops.map((one) =>
-        one.id === loop.id ? { ...one, path: [...one.path, { memberId: wheel.id, passed: 'inside' }] } : one,
-      ),
+      loops: [...sheet.loops, loop],
+      witnesses: [...sheet.witnesses, { id: `w-${id}`, kind: 'count' as const, targetId: loop.id }],
     }
+    return addWheelOn(loop, toShaftId)(addWheelOn(loop, fromShaftId)(begun))
+  }
+
+/** A loop taken off with its wheels, their marks and counts; its shafts stay. */
+export const removeLoop =
+  (loopId: string): SheetChange =>
+  (sheet) => {
+    const loop = sheet.loops.find(({ id }) => id === loopId)
+    const meshed = new Set(sheet.couplings.flatMap(({ fromId, toId }) => [fromId, toId]))
+    const gone = new Set(loop?.path.map(({ memberId }) => memberId).filter((id) => !meshed.has(id)))
+    return {
+      ...withoutMembers(sheet, gone),
+      loops: sheet.loops.filter(({ id }) => id !== loopId),
+      counts: sheet.counts.filter((count) => count.loopId !== loopId),
+      witnesses: sheet.witnesses.filter(({ targetId }) => targetId !== loopId),
+    }
+  }
+
+/** A shaft joined to another by splines, a quill or dogs: both turn together. */
+export const addCoupling =
+  (kind: Coupling['kind'], fromId: string, toId: string): SheetChange =>
+  (sheet) => ({
+    ...sheet,
+    couplings: [...sheet.couplings, { id: `${kind}-${freshId()}`, kind, fromId, toId }],
+  })
+
+export const removeCoupling =
+  (couplingId: string): SheetChange =>
+  (sheet) => ({ ...sheet, couplings: sheet.couplings.filter(({ id }) => id !== couplingId) })
+
+/** The end of a shaft that carries a mark and no wheel. */
+export const addHub =
+  (shaftId: string): SheetChange =>
+  (sheet) => {
+    const shaft = sheet.shafts.find(({ id }) => id === shaftId)
+    if (!shaft) return sheet
+    const hub: Member = { id: `hub-${freshId()}`, name: `${shaft.name} end`, kind: 'hub', shaftId }
+    return { ...sheet, members: [...sheet.members, hub], marks: [...sheet.marks, markOn(hub)] }
   }
 
 /** A shaft with a gear that meshes with one that is there, or with the crank's first wheel when there is none. */
 export const addGearOn =
   (withMemberId: string): SheetChange =>
   (sheet) => {
-    const id = crypto.randomUUID().slice(0, 8)
+    const id = freshId()
     const names = sheet.shafts.map(({ name }) => name)
     const shaft = newShaft(`shaft-${id}`, nextName(names, 'Idler shaft'), 'idler')
     const gear: Member = { id: `wheel-${id}`, name: `${shaft.name} gear`, kind: 'gear', shaftId: shaft.id }
@@ -59,25 +133,39 @@ const newShaft = (id: string, name: string, kind: Shaft['kind'] = 'pump'): Shaft
   position: { how: 'polar', fromShaftId: 'crank' },
 })
 
-/** A shaft taken off with everything on it: its wheels, their marks, places on loops, meshes, couplings and lobes. */
+/** A sheet without some members: their marks, the counts between those, their places on loops, meshes and adjusters go with them. */
+function withoutMembers(sheet: BuildSheet, gone: ReadonlySet<string>): BuildSheet {
+  const marks = sheet.marks.filter(({ memberId }) => !gone.has(memberId))
+  const kept = new Set(marks.map(({ id }) => id))
+  return {
+    ...sheet,
+    members: sheet.members.filter(({ id }) => !gone.has(id)),
+    marks,
+    counts: sheet.counts.filter(({ fromMarkId, toMarkId }) => kept.has(fromMarkId) && kept.has(toMarkId)),
+    loops: sheet.loops.map((loop) => ({ ...loop, path: loop.path.filter(({ memberId }) => !gone.has(memberId)) })),
+    couplings: sheet.couplings.filter(({ fromId, toId }) => !gone.has(fromId) && !gone.has(toId)),
+    adjusters: sheet.adjusters.filter(({ memberId }) => !gone.has(memberId)),
+  }
+}
+
+/** A member without a shaft taken off. */
+export const removeMember =
+  (memberId: string): SheetChange =>
+  (sheet) =>
+    withoutMembers(sheet, new Set([memberId]))
+
+/** A shaft taken off with everything on it: its wheels, couplings and lobes. */
 export const removeShaft =
   (shaftId: string): SheetChange =>
   (sheet) => {
     const gone = new Set(sheet.members.filter((member) => member.shaftId === shaftId).map(({ id }) => id))
-    const marks = sheet.marks.filter(({ memberId }) => !gone.has(memberId))
-    const kept = new Set(marks.map(({ id }) => id))
+    const rest = withoutMembers(sheet, gone)
     return {
-      ...sheet,
+      ...rest,
       shafts: sheet.shafts.filter(({ id }) => id !== shaftId).map((shaft) => withoutPlaceFrom(shaft, shaftId)),
-      members: sheet.members.filter(({ id }) => !gone.has(id)).map((member) => withoutPlaceFrom(member, shaftId)),
-      marks,
-      counts: sheet.counts.filter(({ fromMarkId, toMarkId }) => kept.has(fromMarkId) && kept.has(toMarkId)),
-      loops: sheet.loops.map((loop) => ({ ...loop, path: loop.path.filter(({ memberId }) => !gone.has(memberId)) })),
-      couplings: sheet.couplings.filter(
-        ({ fromId, toId }) => !gone.has(fromId) && !gone.has(toId) && fromId !== shaftId && toId !== shaftId,
-      ),
+      members: rest.members.map((member) => withoutPlaceFrom(member, shaftId)),
+      couplings: rest.couplings.filter(({ fromId, toId }) => fromId !== shaftId && toId !== shaftId),
       cams: sheet.cams.filter((cam) => cam.shaftId !== shaftId),
-      adjusters: sheet.adjusters.filter(({ memberId }) => !gone.has(memberId)),
     }
   }
 

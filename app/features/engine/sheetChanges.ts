@@ -1,12 +1,12 @@
 import type { FiringPlaces } from '@link-count/core/cylinders'
-import type { BuildSheet, Cam, Loop, Mark, Member, RimMark, Shaft } from '@link-count/core/model'
+import type { BuildSheet, Cam, Coupling, Loop, Mark, Member, RimMark, Shaft } from '@link-count/core/model'
 
 /* A change of the build sheet is a function from the old to the new; these make the ones that the editor needs. */
 export type SheetChange = (sheet: BuildSheet) => BuildSheet
 
 const patchById =
   <T extends { readonly id: string }>(
-    key: 'shafts' | 'members' | 'loops' | 'marks' | 'cams' | 'cylinders' | 'banks' | 'rimMarks',
+    key: 'shafts' | 'members' | 'loops' | 'marks' | 'cams' | 'cylinders' | 'banks' | 'rimMarks' | 'couplings',
   ) =>
   (id: string, change: (one: T) => T): SheetChange =>
   (sheet) => ({ ...sheet, [key]: (sheet[key] as unknown as T[]).map((one) => (one.id === id ? change(one) : one)) })
@@ -15,6 +15,7 @@ export const patchShaft = patchById<Shaft>('shafts')
 export const patchMember = patchById<Member>('members')
 export const patchLoop = patchById<Loop>('loops')
 export const patchMark = patchById<Mark>('marks')
+export const patchCoupling = patchById<Coupling>('couplings')
 export const patchBank = patchById<BuildSheet['banks'][number]>('banks')
 export const patchRimMark = patchById<RimMark>('rimMarks')
 export const patchCylinder = patchById<BuildSheet['cylinders'][number]>('cylinders')

@@ -33,6 +33,14 @@ import { TurnedDialog } from './TurnedDialog'
 import { TurnTo } from './TurnTo'
 import { useBenchKeys } from './useBenchKeys'
 import './job.css'
+import './sheet.css'
+import './steps/steps.css'
+import './bench/bench.css'
+import './bench/strip.css'
+import './guard.css'
+import './ledger.css'
+import './benchMode.css'
+import './narrow.css'
 
 /** The bench: the sheet, the living drawing, the strip, the guard. */
 export default function JobPage() {

@@ -2,7 +2,15 @@ import { cautionsFor } from '@link-count/core/runSheet'
 import type { BuildSheet, Entry } from '@link-count/core/model'
 import { showOnScale } from '@link-count/core/degreeWheel'
 import { fixed, formatLateness, formatMm } from '@link-count/core/units'
-import { cautionWords, itemSentence, itemWords, stepTitle, stepTitles } from '../../ui/wording'
+import {
+  cautionWords,
+  couplingName,
+  itemSentence,
+  itemWords,
+  placesWords,
+  stepTitle,
+  stepTitles,
+} from '../../ui/wording'
 
 const phases = { found: 'as found', set: 'as set', left: 'as left' }
 const evidence = {
@@ -91,6 +99,13 @@ export function entryWords(entry: Entry, sheet: BuildSheet, entries: readonly En
       return `Counted ${phases[entry.phase]} on the ${entry.run} run: ${entry.counted}`
     case 'moved':
       return `${nameOf(sheet.loops, entry.loopId)} laid ${Math.abs(entry.teeth)} ${Math.abs(entry.teeth) === 1 ? 'tooth' : 'teeth'} ${entry.teeth > 0 ? 'further with' : 'back against'} the running direction`
+    case 'coupling': {
+      const coupling = sheet.couplings.find(({ id }) => id === entry.couplingId)
+      const name = coupling ? couplingName(coupling, sheet) : entry.couplingId
+      if (entry.change === 'apart') return `${name} drawn apart`
+      const ends = [placesWords(entry.steps), ...(entry.stepsTo === undefined ? [] : [placesWords(entry.stepsTo)])]
+      return `${name} put together ${ends.join(' and ')}`
+    }
     case 'camSet':
       return `${nameOf(sheet.shafts, entry.shaftId)} set: ${entry.offDeg === 0 ? 'meets its mark' : formatLateness(entry.offDeg)}`
     case 'deviation':

@@ -14,6 +14,7 @@ import {
 import { directionDeg, distance, type Point } from '@link-count/core/geometry'
 import type { BuildSheet, Loop, Mark, Member } from '@link-count/core/model'
 import { planeSign, ratioValue } from '@link-count/core/units'
+import type { PaintedPin } from './paintLinks'
 
 /** A wheel as it is drawn: on a loop, in mesh, or both. Angles are of the plane. */
 export interface Wheel {
@@ -39,7 +40,7 @@ export interface LoopScene {
   /** Pitches from the first pin to a mark on a wheel of this loop, in the reference pose. */
   readonly pitchesTo: (markId: string) => number | undefined
   /** Pins that carry paint, the first of them on the driver's mark. */
-  readonly painted: readonly number[]
+  readonly painted: readonly PaintedPin[]
 }
 
 /** Everything a Face needs, settled once; per crank angle only lookups are left. */
@@ -54,6 +55,8 @@ export interface DriveScene {
     readonly memberId: string
     readonly angleDeg: number
     readonly seat: 'gap' | 'tip'
+    /** The face it is cut on, where somebody said so. */
+    readonly face: Mark['face']
   }[]
   readonly drawn: 'toScale' | 'schematic'
   /** Loops that cannot be drawn, and why. */
@@ -169,9 +172,15 @@ export function makeDriveScene(sheet: BuildSheet, { offLoops, latePitches, shaft
     }
     const driverMark = sheet.marks.find(({ memberId, cutFor }) => memberId === solved.driverId && cutFor === 'pose')
     const start = (driverMark && pitchesTo(driverMark.id)) ?? 0
-    const painted = paintedPlaces(loop, solved.pitches, undefined).flatMap(({ atPitches, style }) => {
+    const painted = paintedPlaces(loop, solved.pitches, undefined).flatMap(({ atPitches, style }): PaintedPin[] => {
       const pin = Math.round(start + atPitches)
-      return style === 'pair' ? [pin, pin + 1] : [pin]
+      const rings = style === 'double' ? 2 : 1
+      return style === 'pair'
+        ? [
+            { pin, rings },
+            { pin: pin + 1, rings },
+          ]
+        : [{ pin, rings }]
     })
     const pinAt = (k: number, crankDeg: number) => read(firstPin + (k + perDeg * (crankDeg - poseDeg)) * stretch)
     return {
@@ -199,8 +208,8 @@ export function makeDriveScene(sheet: BuildSheet, { offLoops, latePitches, shaft
     marks: sheet.marks.flatMap((mark: Mark) => {
       const teeth = memberOf(mark.memberId)?.teeth?.value
       if (!teeth || !wheels.some(({ memberId }) => memberId === mark.memberId)) return []
-      const { id, name, memberId } = mark
-      return [{ id, name, memberId, angleDeg: markAngleDeg(mark, teeth), seat: markSeat(mark) }]
+      const { id, name, memberId, face } = mark
+      return [{ id, name, memberId, face, angleDeg: markAngleDeg(mark, teeth), seat: markSeat(mark) }]
     }),
     drawn: loops.some(({ solved }) => solved.drawn === 'schematic') ? 'schematic' : 'toScale',
     errors,

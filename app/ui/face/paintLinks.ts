@@ -10,6 +10,11 @@ export interface LinkColours {
   readonly paint: string
 }
 
+export interface PaintedPin {
+  readonly pin: number
+  readonly rings: 1 | 2
+}
+
 export interface LinkPaint {
   readonly kind: Loop['kind']
   readonly xs: Float64Array
@@ -22,8 +27,8 @@ export interface LinkPaint {
   readonly inside: 1 | -1
   /** Pins from..to (whole numbers along the loop, to included) that were counted. */
   readonly counted: { readonly from: number; readonly to: number } | undefined
-  /** Pins that carry paint, whole numbers along the loop. */
-  readonly painted: readonly number[]
+  /** Pins that carry paint, whole numbers along the loop; painted twice over shows as two rings. */
+  readonly painted: readonly PaintedPin[]
 }
 
 /** Draws every link: plates in turn with a pin at each joint, the two-toothed plates of an inverted-tooth chain, or a belt with its teeth.
@@ -44,9 +49,11 @@ export function paintLinks(ctx: CanvasRenderingContext2D, paint: LinkPaint): voi
   else paintToothed(ctx, paint, brush)
   if (paint.painted.length === 0) return
   ctx.beginPath()
-  for (const k of paint.painted) {
-    ctx.moveTo(brush.x(k) + width * 0.62, brush.y(k))
-    ctx.arc(brush.x(k), brush.y(k), width * 0.62, 0, 2 * Math.PI)
+  for (const { pin, rings } of paint.painted) {
+    for (const radius of rings === 2 ? [width * 0.55, width * 1.05] : [width * 0.62]) {
+      ctx.moveTo(brush.x(pin) + radius, brush.y(pin))
+      ctx.arc(brush.x(pin), brush.y(pin), radius, 0, 2 * Math.PI)
+    }
   }
   ctx.strokeStyle = paint.colours.paint
   ctx.lineWidth = Math.max(2.5, width * 0.3)

@@ -67,6 +67,33 @@ export function reasonWords({ code, item }: GuardReason, sheet: BuildSheet): Rea
       return { why: `${collide(sheet)}, chain off, the trim is used up`, free: 'Relieve every valve before going on' }
     case 'loopOffFree':
       return { why: 'Chain off; valves and pistons cannot meet', free: '' }
+    case 'couplingApart':
+      return {
+        why: `${collide(sheet)}, coupling apart at the pose`,
+        free: 'Coupling together and its camshaft read, or every valve relieved',
+      }
+    case 'couplingApartAwayFromPose':
+      return {
+        why: `${collide(sheet)}, coupling apart away from the pose`,
+        free: 'Relieve every valve before the crank moves',
+      }
+    case 'couplingApartPlaceUnknown':
+      return {
+        why: `${collide(sheet)}, coupling apart, and nobody knows where the crank stands`,
+        free: 'Relieve every valve (rockers off), then find TDC',
+      }
+    case 'couplingApartTrimUsed':
+      return {
+        why: `${collide(sheet)}, coupling apart, the trim is used up`,
+        free: 'Relieve every valve before going on',
+      }
+    case 'couplingApartFree':
+      return { why: 'Coupling apart; valves and pistons cannot meet', free: '' }
+    case 'couplingNotRead':
+      return {
+        why: `${collide(sheet)}, coupling together but its camshaft not read since`,
+        free: 'See whether its mark meets',
+      }
     case 'tensionerNotReleased':
       return { why: 'Tensioner not released', free: 'Release the tensioner' }
     case 'loopNotCounted':

@@ -1,12 +1,15 @@
+import type { Side } from '@link-count/core/units'
 import { wheelPath, type DriveScene, type LoopScene, type Projection } from '../../../ui/face'
 
 interface Parts {
   readonly scene: DriveScene
   readonly projection: Projection
+  /** Stood at: marks cut on the other face are drawn in outline. */
+  readonly side: Side
 }
 
 /** Wheels with their marks, and the shoes that loops bear on. */
-export function FaceParts({ scene, projection }: Parts) {
+export function FaceParts({ scene, projection, side }: Parts) {
   return (
     <>
       {scene.wheels.map((wheel) => {
@@ -32,11 +35,11 @@ export function FaceParts({ scene, projection }: Parts) {
               .map((mark) => (
                 <path
                   key={mark.id}
-                  className="mark"
+                  className={mark.face && mark.face !== side ? 'mark hidden' : 'mark'}
                   transform={`rotate(${-mark.angleDeg}) translate(${r - pitch * (mark.seat === 'gap' ? 0.62 : 0.5)} 0)`}
                   d="M0 0L-13 -6.500L-13 6.500z"
                 >
-                  <title>{mark.name}</title>
+                  <title>{mark.face && mark.face !== side ? `${mark.name}, on the other face` : mark.name}</title>
                 </path>
               ))}
           </g>

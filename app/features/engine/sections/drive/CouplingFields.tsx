@@ -1,0 +1,56 @@
+import type { Coupling } from '@link-count/core/model'
+import { couplingWorth } from '@link-count/core/drive'
+import { formatDeg } from '@link-count/core/units'
+import { couplingName, placeWords } from '../../../../ui/wording'
+import { removeCoupling } from '../../bendDrive'
+import { patchCoupling, withValue } from '../../sheetChanges'
+import { useSheetEditor } from '../../SheetEditor'
+import { WholeField } from '../../TrustedField'
+import { Choice } from '../Section'
+
+/** A shaft joined to another: by what, in how many places it can be put together, and what one of them is worth. */
+export function CouplingFields({ coupling }: { readonly coupling: Coupling }) {
+  const { sheet, apply } = useSheetEditor()
+  const nameOf = (id: string) => sheet.shafts.find((shaft) => shaft.id === id)?.name.toLowerCase() ?? id
+  const name = couplingName(coupling, sheet).toLowerCase()
+  const { many } = placeWords[coupling.kind]
+  const { from, to } = couplingWorth(sheet, coupling)
+  const quill = coupling.kind === 'quill'
+  return (
+    <div className="one-cylinder wide-field">
+      <Choice
+        label={`${nameOf(coupling.fromId)} to ${nameOf(coupling.toId)}, joined by`}
+        value={coupling.kind}
+        options={[
+          { value: 'spline', label: 'splines' },
+          { value: 'quill', label: 'a quill, splined at both ends' },
+          { value: 'dog', label: 'dogs' },
+        ]}
+        onChoose={(kind) => apply(patchCoupling(coupling.id, (one) => ({ ...one, kind: kind as Coupling['kind'] })))}
+      />
+      <WholeField
+        id={`places-${coupling.id}`}
+        label={`${many}, ${name}${quill ? ', first end' : ''}`}
+        help={from && `One is worth ${formatDeg(from.crankDeg, 2)} at the crank.`}
+        least={1}
+        most={400}
+        value={coupling.positions}
+        change={(value) => patchCoupling(coupling.id, (one) => withValue(one, 'positions', value))}
+      />
+      {quill && (
+        <WholeField
+          id={`places-to-${coupling.id}`}
+          label={`${many}, ${name}, other end`}
+          help={to && `One is worth ${formatDeg(to.crankDeg, 2)} at the crank.`}
+          least={1}
+          most={400}
+          value={coupling.positionsTo}
+          change={(value) => patchCoupling(coupling.id, (one) => withValue(one, 'positionsTo', value))}
+        />
+      )}
+      <button type="button" className="link" onClick={() => apply(removeCoupling(coupling.id))}>
+        Take the {name} off the sheet
+      </button>
+    </div>
+  )
+}

@@ -1,0 +1,97 @@
+import { sectionsOf, solveLoop } from '@link-count/core/drive'
+import type { Loop } from '@link-count/core/model'
+import { removeLoop } from '../../bendDrive'
+import { LinkMap } from '../../LinkMap'
+import { PaintedLinks } from '../../PaintedLinks'
+import { patchLoop, withValue } from '../../sheetChanges'
+import { useSheetEditor } from '../../SheetEditor'
+import { MmField, PitchesField, WholeField } from '../../TrustedField'
+import { Choice, Section } from '../Section'
+import { LoopPath } from './LoopPath'
+import { MarkFields } from './MarkFields'
+import { knownShape, toothShapes } from './toothShapes'
+
+/** A loop: what it is, its pitch and length, its way over the wheels, its marks and counts, its paint. */
+export function LoopSection({ loop }: { readonly loop: Loop }) {
+  const { sheet, apply } = useSheetEditor()
+  const solved = solveLoop(sheet, loop)
+  const sections = sectionsOf(sheet, loop, solved.ok ? solved.value : undefined)
+  const belt = loop.kind === 'toothedBelt'
+  return (
+    <Section
+      title={loop.name}
+      lead="Wheels in the order the loop meets them, running, from its driver along the slack run. Marks are read in the reference pose."
+    >
+      <Choice
+        label={`${loop.name} is a`}
+        value={loop.kind}
+        options={[
+          { value: 'rollerChain', label: 'roller chain' },
+          { value: 'invertedToothChain', label: 'inverted-tooth chain' },
+          { value: 'toothedBelt', label: 'toothed belt' },
+        ]}
+        onChoose={(kind) => apply(patchLoop(loop.id, (one) => ({ ...one, kind })))}
+      />
+      <MmField
+        id={`pitch-${loop.id}`}
+        label={`${loop.name} pitch`}
+        value={loop.pitchMm}
+        change={(value) => patchLoop(loop.id, (one) => withValue(one, 'pitchMm', value))}
+      />
+      <WholeField
+        id={`links-${loop.id}`}
+        label={`${belt ? 'Teeth' : 'Pitches'} in the whole ${loop.name.toLowerCase()}`}
+        least={6}
+        most={2000}
+        value={loop.pitches}
+        change={(value) => patchLoop(loop.id, (one) => withValue(one, 'pitches', value))}
+      />
+      {belt && (
+        <Choice
+          label={`Teeth of the ${loop.name.toLowerCase()} are`}
+          value={loop.toothShape ?? 'unknown'}
+          options={[...toothShapes]}
+          onChoose={(shape) => apply(patchLoop(loop.id, (one) => withValue(one, 'toothShape', knownShape(shape))))}
+        />
+      )}
+      <LoopPath loop={loop} />
+      {sheet.marks
+        .filter(({ memberId, cutFor }) => cutFor === 'pose' && loop.path.some((part) => part.memberId === memberId))
+        .map((mark) => (
+          <MarkFields key={mark.id} mark={mark} seated />
+        ))}
+      {sections.map(({ id, from, to, run, loopId }) => (
+        <PitchesField
+          key={id}
+          id={`count-${id}`}
+          label={`From ${from.name.toLowerCase()} to ${to.name.toLowerCase()}${run === 'slack' ? ', slack' : ''}`}
+          help="Pitches by the book or an earlier job; worked out where the places are known."
+          value={sheet.counts.find((book) => book.fromMarkId === from.id && book.toMarkId === to.id)?.pitches}
+          change={(value) => (s) => ({
+            ...s,
+            counts: [
+              ...s.counts.filter((book) => book.fromMarkId !== from.id || book.toMarkId !== to.id),
+              ...(value
+                ? [
+                    {
+                      id: `${from.id}-${to.id}`.slice(0, 64),
+                      loopId,
+                      fromMarkId: from.id,
+                      toMarkId: to.id,
+                      run,
+                      pitches: value,
+                    },
+                  ]
+                : []),
+            ],
+          })}
+        />
+      ))}
+      <PaintedLinks loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
+      <LinkMap loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
+      <button type="button" className="link" onClick={() => apply(removeLoop(loop.id))}>
+        Take the {loop.name.toLowerCase()} off the sheet, with its wheels
+      </button>
+    </Section>
+  )
+}

@@ -1,0 +1,137 @@
+import type { Coupling, Member, Shaft } from '@link-count/core/model'
+import { addCoupling, addGearOn, addHub, removeShaft } from '../../bendDrive'
+import { PlaceFields } from '../../PlaceFields'
+import { patchMember, patchShaft, withValue } from '../../sheetChanges'
+import { useSheetEditor } from '../../SheetEditor'
+import { WholeField } from '../../TrustedField'
+import { Choice, WordsField } from '../Section'
+import { MarkFields } from './MarkFields'
+import { knownShape, toothShapes } from './toothShapes'
+
+/** A shaft: what it is called and is, its wheels, where it stands, and what more can be put on it. */
+export function ShaftFields({ shaft }: { readonly shaft: Shaft }) {
+  const { sheet, apply } = useSheetEditor()
+  const own = sheet.members.filter(({ shaftId }) => shaftId === shaft.id)
+  const name = shaft.name.toLowerCase()
+  const isCrank = shaft.kind === 'crank'
+  return (
+    <div className="one-cylinder wide-field">
+      <WordsField
+        id={`shaft-${shaft.id}`}
+        label={`You call the ${name}`}
+        value={shaft.name}
+        save={(text) => apply(patchShaft(shaft.id, (one) => ({ ...one, name: text })))}
+      />
+      {own.map((member) =>
+        member.kind === 'hub' ? <Hub key={member.id} hub={member} /> : <Teeth key={member.id} member={member} />,
+      )}
+      {!isCrank && (
+        <Choice
+          label={`The ${name} is a`}
+          value={shaft.kind}
+          options={shaftKinds}
+          onChoose={(kind) => apply(patchShaft(shaft.id, (one) => ({ ...one, kind })))}
+        />
+      )}
+      {!isCrank && (
+        <PlaceFields
+          id={shaft.id}
+          name={shaft.name}
+          position={shaft.position}
+          set={(change) => patchShaft(shaft.id, (one) => ({ ...one, position: change(one.position) }))}
+        />
+      )}
+      <div className="row wide-field">
+        {own
+          .filter(({ kind }) => kind === 'gear')
+          .map((gear) => (
+            <button key={gear.id} type="button" className="link" onClick={() => apply(addGearOn(gear.id))}>
+              A gear in mesh with the {gear.name.toLowerCase()}
+            </button>
+          ))}
+        {!own.some(({ kind }) => kind === 'hub') && (
+          <button type="button" className="link" onClick={() => apply(addHub(shaft.id))}>
+            A mark on the end of the {name}
+          </button>
+        )}
+        {!isCrank && (
+          <button type="button" className="link" onClick={() => apply(removeShaft(shaft.id))}>
+            Take the {name} off the sheet
+          </button>
+        )}
+      </div>
+      {!isCrank && <JoinTo shaft={shaft} />}
+    </div>
+  )
+}
+
+/** A shaft that no wheel drives is joined to another by splines or dogs. */
+function JoinTo({ shaft }: { shaft: Shaft }) {
+  const { sheet, apply } = useSheetEditor()
+  const joined = sheet.couplings.some(({ kind, toId }) => kind !== 'gearMesh' && toId === shaft.id)
+  const wheeled = sheet.members.some(({ shaftId, kind }) => shaftId === shaft.id && kind !== 'hub')
+  if (joined || wheeled) return null
+  const others = sheet.shafts.filter(({ id }) => id !== shaft.id)
+  return (
+    <Choice
+      label={`The ${shaft.name.toLowerCase()} is joined to`}
+      value=""
+      options={[
+        { value: '', label: 'nothing yet' },
+        ...others.flatMap(({ id, name }) =>
+          couplingKinds.map(({ value, label }) => ({ value: `${value} ${id}`, label: `${name}, ${label}` })),
+        ),
+      ]}
+      onChoose={(chosen) => {
+        const [kind, fromId] = chosen.split(' ')
+        if (kind && fromId) apply(addCoupling(kind as Coupling['kind'], fromId, shaft.id))
+      }}
+    />
+  )
+}
+
+const couplingKinds = [
+  { value: 'spline', label: 'by splines' },
+  { value: 'quill', label: 'by a quill' },
+  { value: 'dog', label: 'by dogs' },
+] as const
+
+function Hub({ hub }: { hub: Member }) {
+  const { sheet } = useSheetEditor()
+  return sheet.marks
+    .filter(({ memberId }) => memberId === hub.id)
+    .map((mark) => <MarkFields key={mark.id} mark={mark} seated={false} />)
+}
+
+function Teeth({ member }: { member: Member }) {
+  const { apply } = useSheetEditor()
+  return (
+    <>
+      <WholeField
+        id={`teeth-${member.id}`}
+        label={`Teeth, ${member.name.toLowerCase()}`}
+        least={5}
+        most={400}
+        value={member.teeth}
+        change={(value) => patchMember(member.id, (one) => withValue(one, 'teeth', value))}
+      />
+      {member.kind === 'pulley' && (
+        <Choice
+          label={`Teeth of the ${member.name.toLowerCase()} are`}
+          value={member.toothShape ?? 'unknown'}
+          options={[...toothShapes]}
+          onChoose={(shape) => apply(patchMember(member.id, (one) => withValue(one, 'toothShape', knownShape(shape))))}
+        />
+      )}
+    </>
+  )
+}
+
+const shaftKinds = [
+  { value: 'cam', label: 'camshaft' },
+  { value: 'intermediate', label: 'intermediate shaft' },
+  { value: 'idler', label: 'idler shaft' },
+  { value: 'pump', label: 'pump' },
+  { value: 'magneto', label: 'magneto or distributor' },
+  { value: 'balance', label: 'balance shaft' },
+] as const satisfies readonly { value: Shaft['kind']; label: string }[]

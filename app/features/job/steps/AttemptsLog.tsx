@@ -1,0 +1,52 @@
+import { attemptsAt, readLoop, type Attempt } from '@link-count/core/ledger'
+import type { Loop } from '@link-count/core/model'
+import { fixed } from '@link-count/core/units'
+import { moveWords } from '../moveWords'
+import { useBench } from '../JobContext'
+
+/** Every try at hanging a loop since it went on: moved how, read what, and the move that came of it. */
+export function AttemptsLog({ loop }: { readonly loop: Loop }) {
+  const { view, side } = useBench()
+  const { sheet, state } = view
+  const attempts = attemptsAt(sheet, loop, state.live)
+  if (attempts.length < 2) return null
+  const { sections } = readLoop(sheet, loop, state.counts)
+  const nameOf = (sectionId: string) => sections.find(({ id }) => id === sectionId)?.from.name.toLowerCase() ?? ''
+  const words = (move: { memberId: string; teeth: number }) =>
+    moveWords({ memberId: move.memberId, layTeeth: move.teeth }, loop, sheet, side)
+  const circle = attempts.at(-1)?.sameAs
+  return (
+    <section className="attempts" aria-label={`Tries at the ${loop.name.toLowerCase()}`}>
+      <h3>Tries so far</h3>
+      <ol>
+        {attempts.map((attempt, i) => (
+          <li key={i}>
+            {attempt.moved.map(words).join(' ') || 'As it was hung.'} <Read attempt={attempt} nameOf={nameOf} />
+          </li>
+        ))}
+      </ol>
+      {circle !== undefined && (
+        <p className="warn">
+          It lies as it lay at try {circle + 1}: going round in a circle. Check which sprocket the{' '}
+          {loop.name.toLowerCase()} was laid over, and that the crank and the cams have not moved.
+        </p>
+      )}
+    </section>
+  )
+}
+
+function Read({ attempt, nameOf }: { attempt: Attempt; nameOf: (sectionId: string) => string }) {
+  if (attempt.found.length === 0) return <span className="soft">Not counted yet.</span>
+  return (
+    <span className="soft">
+      Read{' '}
+      {attempt.found
+        .map(
+          ({ sectionId, foundPitches, expectedPitches }) =>
+            `${fixed(foundPitches, 1)}${expectedPitches === undefined ? '' : ` of ${fixed(expectedPitches, 1)}`} from the ${nameOf(sectionId)}`,
+        )
+        .join(', ')}
+      {attempt.next.length === 0 ? ': right.' : '.'}
+    </span>
+  )
+}

@@ -1,0 +1,114 @@
+import { Button } from '@mantine/core'
+import { hangingOrder, ratioOfShaft, type HangingStep } from '@link-count/core/drive'
+import { readLoop } from '@link-count/core/ledger'
+import type { BuildSheet, Loop } from '@link-count/core/model'
+import type { Step } from '@link-count/core/runSheet'
+import { fixed, ratioValue } from '@link-count/core/units'
+import { useDraft } from '../../../ui/fields'
+import { handWords } from '../../../ui/wording'
+import { useBench } from '../JobContext'
+
+/** Hanging a loop wheel by wheel: what is held, what comes next, which run is kept straight, and where the slack has to end. */
+export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly step: Step }) {
+  const { view, side, say } = useBench()
+  const { sheet, state, job } = view
+  const done = useDraft(`${job.id}:${step.id}:hung`, '0')
+  const order = hangingOrder(sheet, loop, readLoop(sheet, loop, state.counts).sections)
+  const at = Math.min(Number(done.text) || 0, order.length)
+  const what = loop.kind === 'toothedBelt' ? 'belt' : 'chain'
+  const nameOf = (id: string) => sheet.members.find((one) => one.id === id)?.name.toLowerCase() ?? ''
+  const driver = order[0]
+  const driverShaft = sheet.shafts.find(
+    ({ id }) => id === sheet.members.find((one) => one.id === driver?.memberId)?.shaftId,
+  )
+  const runs = driverShaft && ratioValue(ratioOfShaft(sheet, driverShaft)) < 0 ? -1 : 1
+  const on = () => {
+    void say({ kind: 'loop', loopId: loop.id, change: 'on', stepId: step.id })
+    done.drop()
+  }
+  return (
+    <div className="stack">
+      <p>
+        The crank and the cams that are set stay where they are: the {what} moves, or the hub. Hang it from the{' '}
+        {driver ? nameOf(driver.memberId) : 'driving wheel'} back along the runs that are pulled; all the slack ends on
+        the run that leaves it, {handWords(runs, sheet, side)}.
+      </p>
+      <Holds loop={loop} step={step} />
+      <ol className="hanging" aria-label={`Order of hanging the ${loop.name.toLowerCase()}`}>
+        {order.map((part, i) => (
+          <li key={part.memberId} aria-current={i === at ? 'step' : undefined} className={i < at ? 'hung' : ''}>
+            {partWords(part, order[i - 1], nameOf, loop.kind === 'toothedBelt' ? 'teeth' : 'pitches')}
+          </li>
+        ))}
+      </ol>
+      {at < order.length - 1 ? (
+        <div className="row">
+          <Button variant="filled" onClick={() => done.setText(String(at + 1))}>
+            {order[at]?.passed === 'outside' ? 'Past' : 'On'} the {nameOf(order[at]?.memberId ?? '')}
+          </Button>
+          <Button variant="quiet" onClick={on}>
+            {loop.name} is on
+          </Button>
+        </div>
+      ) : (
+        <Button variant="filled" onClick={on}>
+          {loop.name} is on
+        </Button>
+      )}
+      {at > 0 && (
+        <button type="button" className="link" onClick={() => done.setText('0')}>
+          It came off again: from the start
+        </button>
+      )}
+    </div>
+  )
+}
+
+function partWords(
+  { memberId, passed, how, pitchesToBefore }: HangingStep,
+  before: HangingStep | undefined,
+  nameOf: (id: string) => string,
+  units: string,
+) {
+  const name = nameOf(memberId)
+  if (how === 'first') return `Over the ${name} first, at its mark.`
+  const way = passed === 'outside' ? `Past the ${name}, on its outer side` : `Over the ${name}`
+  if (how === 'slack') return `${way}: whatever is over lies here.`
+  return `${way}, the run back to the ${nameOf(before?.memberId ?? '')} kept straight${
+    pitchesToBefore === undefined ? '.' : `: ${fixed(pitchesToBefore, 1)} ${units} from mark to mark.`
+  }`
+}
+
+/** What is held while the loop goes on: each camshaft with its own lock on the register, so that it comes out again. */
+function Holds({ loop, step }: { loop: Loop; step: Step }) {
+  const { view, say } = useBench()
+  const { sheet, state } = view
+  const shafts = camshaftsOn(sheet, loop)
+  if (shafts.length === 0) return null
+  return (
+    <div className="row" role="group" aria-label="What holds the camshafts">
+      {shafts.map(({ id, name }) => {
+        const itemId = `lock-${id}`
+        const locked = state.register.some((one) => one.itemId === itemId)
+        const item = { kind: 'item', itemId, item: 'lock', where: name.toLowerCase(), stepId: step.id } as const
+        return (
+          <Button
+            key={id}
+            variant={locked ? 'default' : 'quiet'}
+            aria-pressed={locked}
+            onClick={() => void say({ ...item, change: locked ? 'out' : 'in' })}
+          >
+            {locked ? `Lock off the ${name.toLowerCase()}` : `Lock on the ${name.toLowerCase()}`}
+          </Button>
+        )
+      })}
+    </div>
+  )
+}
+
+const camshaftsOn = (sheet: BuildSheet, { path }: Loop) =>
+  sheet.shafts.filter(
+    ({ id, kind }) =>
+      kind === 'cam' &&
+      sheet.members.some((one) => one.shaftId === id && path.some(({ memberId }) => memberId === one.id)),
+  )

@@ -1,0 +1,114 @@
+import { Button } from '@mantine/core'
+import { isReleased } from '@link-count/core/ledger'
+import type { BuildSheet, Loop } from '@link-count/core/model'
+import type { Step } from '@link-count/core/runSheet'
+import { useBench } from '../JobContext'
+import { TurnTo } from '../TurnTo'
+import { poseWords, wheelAt } from '../turnPlan'
+
+/** The tensioner of a loop. */
+const tensionerOf = (sheet: BuildSheet, loop: Loop | undefined) =>
+  sheet.members.find(({ kind, id }) => kind === 'tensioner' && loop?.path.some(({ memberId }) => memberId === id))
+
+/** Crank to the reference pose, tensioner held back, chain off. */
+export function PoseChainOff({ step }: { readonly step: Step }) {
+  const { view, say } = useBench()
+  const { sheet, state, job } = view
+  const loop = sheet.loops.find(({ id }) => id === step.targetIds[0])
+  const on = loop && state.loops[loop.id]?.on
+  const pose = sheet.referencePose
+  const wheelDeg = state.zero ? wheelAt(view, pose.crankDeg.value) : undefined
+  const stood =
+    state.live.some((entry) => entry.kind === 'stands' && entry.place === 'pose') &&
+    Math.abs(state.crank.sinceReferenceDeg) < 0.5
+  const tensioner = tensionerOf(sheet, loop)
+  const held = tensioner && !isReleased(state.tensioners[tensioner.id] ?? 'out')
+  if (!loop) return null
+  if (!on) {
+    const sits = state.loops[loop.id]?.offAt === 'pose'
+    return (
+      <div className="stack">
+        <p className="result">
+          {job.arrival === 'chainOff' ? 'It came in with its chain off. ' : 'The chain is off. '}
+          {sits ? 'The crank is at the pose: trims only.' : 'Where the crank stands to the pose is not known.'}
+        </p>
+        {!sits && (
+          <>
+            <TurnTo
+              target={{ deg: pose.crankDeg.value, words: `the pose: ${poseWords(view)}` }}
+              arrived={{
+                words: 'It stands at the pose',
+                drafts: [
+                  {
+                    kind: 'stands',
+                    place: 'pose',
+                    cylinderId: pose.cylinderId,
+                    ...(wheelDeg === undefined ? {} : { wheelDeg }),
+                    stepId: step.id,
+                  },
+                ],
+              }}
+            />
+            <p className="soft">
+              With the chain off the lobes say nothing about the crank: firing or overlap is then whichever the cam is
+              set to.
+            </p>
+          </>
+        )}
+      </div>
+    )
+  }
+  return (
+    <div className="stack">
+      <TurnTo
+        target={{ deg: pose.crankDeg.value, words: `the pose: ${poseWords(view)}` }}
+        {...(stood
+          ? {}
+          : {
+              arrived: {
+                words: 'It stands at the pose',
+                drafts: [
+                  {
+                    kind: 'stands' as const,
+                    place: 'pose' as const,
+                    cylinderId: pose.cylinderId,
+                    ...(wheelDeg === undefined ? {} : { wheelDeg }),
+                    stepId: step.id,
+                  },
+                ],
+              },
+            })}
+      />
+      {tensioner && !held && (
+        <Button
+          variant={stood ? 'filled' : 'default'}
+          onClick={() =>
+            void say(
+              { kind: 'tensioner', memberId: tensioner.id, state: 'heldBack', stepId: step.id },
+              {
+                kind: 'item',
+                itemId: `pin-${tensioner.id}`,
+                item: 'tensionerPin',
+                where: sheet.loops.length > 1 ? loop.name.toLowerCase() : '',
+                change: 'in',
+                stepId: step.id,
+              },
+            )
+          }
+        >
+          Tensioner held back, its pin in
+        </Button>
+      )}
+      <Button
+        variant={stood && (!tensioner || held) ? 'filled' : 'quiet'}
+        disabled={!stood}
+        onClick={() => void say({ kind: 'loop', loopId: loop.id, change: 'off', stepId: step.id })}
+      >
+        {loop.name} is off
+      </Button>
+      {!stood && (
+        <p className="soft">First say that it stands at the pose: with the chain off the crank may only be trimmed.</p>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,86 @@
+import { Button, SegmentedControl } from '@mantine/core'
+import { useState } from 'react'
+import { couplingsTo } from '@link-count/core/drive'
+import type { Step } from '@link-count/core/runSheet'
+import { formatLateness } from '@link-count/core/units'
+import { DegreesInput, useDegreesField } from '../../../ui/fields'
+import { handWords, sideName } from '../../../ui/wording'
+import { useBench } from '../JobContext'
+import { CouplingWork } from './CouplingWork'
+
+/** With the loop off: the cam to its mark, and how far it is off it. */
+export function SetCam({ step }: { readonly step: Step }) {
+  const { view, side, say } = useBench()
+  const { sheet, state, job, guard } = view
+  const shaft = sheet.shafts.find(({ id }) => id === step.targetIds[0])
+  const field = useDegreesField(`${job.id}:${step.id}:off`, { least: 0, most: 90 })
+  const [way, setWay] = useState<'late' | 'early'>('late')
+  const set = shaft && state.camSet[shaft.id]
+  if (!shaft) return null
+  const mark = sheet.marks.find(({ memberId }) =>
+    sheet.members.some(({ id, shaftId }) => id === memberId && shaftId === shaft.id),
+  )
+  const couplings = couplingsTo(sheet, shaft.id)
+  const apart = couplings.some(({ id }) => state.couplings[id]?.together === false)
+  const justTogether = couplings.some(({ id }) => state.couplings[id]?.proof === 'notRead')
+  const off = sheet.loops.length === 0 || apart || justTogether || Object.values(state.loops).some(({ on }) => !on)
+  const write = (offDeg: number, typed: string) => {
+    void say({ kind: 'camSet', shaftId: shaft.id, offDeg, typed: [{ field: 'off', text: typed }], stepId: step.id })
+    field.drop()
+  }
+  return (
+    <div className="stack">
+      {!off && (
+        <p className="warn">
+          The chain is on: the cam goes with it. Take it off first
+          {couplings.length > 0 && ', or draw its coupling apart'}.
+        </p>
+      )}
+      {couplings.map((coupling) => (
+        <CouplingWork key={coupling.id} coupling={coupling} step={step} />
+      ))}
+      <p>
+        Bring the {mark?.name.toLowerCase() ?? 'cam mark'} to {mark?.meets || 'its pointer'}, the last movement{' '}
+        {handWords(1, sheet, side)}, seen from the {sideName(sheet, side)}.{' '}
+        {guard.camshafts === 'trim' && 'A few degrees at a time; resistance is information: stop.'}
+        {guard.camshafts === 'unknown' &&
+          'Where the pistons stand is not known: feel every degree, or relieve the valves first.'}
+      </p>
+      <Button variant={set ? 'quiet' : 'filled'} onClick={() => write(0, 'meets')}>
+        It meets
+      </Button>
+      <details className="section">
+        <summary>It stands off by some degrees</summary>
+        <div className="section-body stack">
+          <DegreesInput field={field} label="Degrees of the camshaft" onEnter={() => undefined} />
+          <SegmentedControl
+            aria-label="Which way off"
+            value={way}
+            onChange={(value) => setWay(value as 'late')}
+            data={[
+              { value: 'late', label: 'Late' },
+              { value: 'early', label: 'Early' },
+            ]}
+          />
+          <Button
+            variant="default"
+            onClick={() => {
+              field.ask()
+              if (field.value !== undefined) write(way === 'late' ? field.value : -field.value, `${field.text} ${way}`)
+            }}
+          >
+            Write it down
+          </Button>
+        </div>
+      </details>
+      {set && (
+        <p className="result">
+          {shaft.name}:{' '}
+          <span className="reading">
+            {set.offDeg === 0 ? 'meets its mark' : `${formatLateness(set.offDeg)} (its own degrees)`}
+          </span>
+        </p>
+      )}
+    </div>
+  )
+}

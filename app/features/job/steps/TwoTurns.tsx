@@ -1,0 +1,115 @@
+import { Button, Textarea } from '@mantine/core'
+import { useState } from 'react'
+import { PROOF_TURN_DEG, type Step } from '@link-count/core/runSheet'
+import { fixed, formatLateness } from '@link-count/core/units'
+import { useDraft } from '../../../ui/fields'
+import { handWords, sideName } from '../../../ui/wording'
+import { useBench } from '../JobContext'
+import { TurnedDialog } from '../TurnedDialog'
+import { TimingReadings } from './TimingReadings'
+
+/** Two full turns the running way with everything tight, and everything read again. */
+export function TwoTurns({ step }: { readonly step: Step }) {
+  const { view, side, say } = useBench()
+  const { sheet, state, guard } = view
+  const [other, setOther] = useState(false)
+  const turned = Math.min(...step.targetIds.map((id) => state.loops[id]?.turnedTightDeg ?? 0))
+  const enough = turned >= PROOF_TURN_DEG
+  const held = guard.verdict !== 'turn'
+  const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
+  return (
+    <div className="stack">
+      <p>
+        {enough ? (
+          <>Turned {fixed(turned, 0)}° with everything tight.</>
+        ) : (
+          <>
+            Turn by hand {handWords(1, sheet, side)}, seen from the {sideName(sheet, side)}: two full turns. Turned so
+            far <span className="reading">{fixed(turned, 0)}°</span> of 720°. Resistance is information: stop, go back,
+            find out.
+          </>
+        )}
+      </p>
+      {held && !enough && <p className="warn">Not yet: see the guard at the foot for what has to be freed first.</p>}
+      {!enough && (
+        <div className="row">
+          <Button
+            variant="filled"
+            disabled={held}
+            onClick={() => void say({ kind: 'turned', deg: 360, ended: 'onMark', stepId: step.id })}
+          >
+            One full turn done
+          </Button>
+          <Button variant="quiet" onClick={() => setOther(true)}>
+            Other
+          </Button>
+        </div>
+      )}
+      {other && <TurnedDialog planned={undefined} onClose={() => setOther(false)} />}
+      {enough &&
+        camshafts.map((shaft, i) => (
+          <TimingReadings key={shaft.id} step={step} shaft={shaft} phase="left" counts={i === 0} />
+        ))}
+      {enough && camshafts.map((shaft) => <Deviation key={shaft.id} step={step} shaftId={shaft.id} />)}
+    </div>
+  )
+}
+
+/** A camshaft left off its book figure on purpose, with the reason. */
+function Deviation({ step, shaftId }: { step: Step; shaftId: string }) {
+  const { view, say } = useBench()
+  const { state, sheet, job } = view
+  const timing = state.timing[shaftId]?.left
+  const reason = useDraft(`${job.id}:${step.id}:${shaftId}:deviation`)
+  const tolerance = sheet.toleranceDeg?.value
+  const written = state.deviations.findLast((one) => one.shaftId === shaftId)
+  if (!timing) return null
+  const within = tolerance !== undefined && Math.abs(timing.latenessDeg) <= tolerance
+  if (within) {
+    return (
+      <p className="result">
+        Within the sheet’s {fixed(tolerance, 1)}° by {fixed(tolerance - Math.abs(timing.latenessDeg), 1)}°. Leave it.
+      </p>
+    )
+  }
+  if (written) {
+    return (
+      <p className="result">
+        Left {formatLateness(written.latenessDeg)} on purpose: {written.reason}
+      </p>
+    )
+  }
+  return (
+    <div className="stack">
+      <p className={tolerance === undefined ? 'soft' : 'warn'}>
+        {tolerance === undefined
+          ? 'The sheet has no limit to judge this against.'
+          : `Outside the sheet’s ${fixed(tolerance, 1)}° by ${fixed(Math.abs(timing.latenessDeg) - tolerance, 1)}°.`}{' '}
+        If it is left so on purpose, write why.
+      </p>
+      <Textarea
+        label="Left so, because"
+        value={reason.text}
+        onChange={(event) => reason.setText(event.currentTarget.value)}
+        autosize
+        minRows={1}
+      />
+      <Button
+        variant="default"
+        disabled={reason.text.trim() === ''}
+        onClick={() => {
+          void say({
+            kind: 'deviation',
+            shaftId,
+            latenessDeg: timing.latenessDeg,
+            reason: reason.text.trim(),
+            stepId: step.id,
+          })
+          reason.drop()
+        }}
+      >
+        Leave it so
+      </Button>
+    </div>
+  )
+}

@@ -1,0 +1,72 @@
+import type { BuildSheet, Coupling } from '../model/buildSheet'
+import { ratioValue } from '../units'
+import { ratioOfShaft, walkDrive } from './walkDrive'
+
+/** What one place of a coupling is worth on the shaft it drives. Degrees, all positive. */
+export interface CouplingStep {
+  readonly shaftDeg: number
+  readonly crankDeg: number
+}
+
+/** What one place at each end of a coupling is worth; undefined where the places are not counted, or it does not drive a shaft that is known.
+ *  Both ends of a coupling turn together, so one place is 360/positions on either. Source: handbook 9. */
+export function couplingWorth(
+  sheet: BuildSheet,
+  { toId, positions, positionsTo }: Coupling,
+): { readonly from: CouplingStep | undefined; readonly to: CouplingStep | undefined } {
+  const shaft = sheet.shafts.find(({ id }) => id === toId)
+  const perTurn = shaft && Math.abs(ratioValue(ratioOfShaft(sheet, shaft)))
+  const worth = (places: number | undefined) =>
+    places === undefined || !perTurn ? undefined : { shaftDeg: 360 / places, crankDeg: 360 / places / perTurn }
+  return { from: worth(positions?.value), to: worth(positionsTo?.value) }
+}
+
+/** How much later a coupling's shaft comes when it is put together so many places on, crank degrees: places on are earlier, so minus.
+ *  Undefined where a place that was moved is not counted. */
+export function couplingShift(
+  sheet: BuildSheet,
+  coupling: Coupling,
+  { steps, stepsTo = 0 }: { readonly steps: number; readonly stepsTo?: number | undefined },
+): number | undefined {
+  const { from, to } = couplingWorth(sheet, coupling)
+  if ((steps !== 0 && !from) || (stepsTo !== 0 && !to)) return undefined
+  return 0 - steps * (from?.crankDeg ?? 0) - stepsTo * (to?.crankDeg ?? 0)
+}
+
+/** The places on that bring a lateness nearest to nothing, the fewest of equal ones, and what is then left. With two ends of different
+ *  counts every sum of both is tried. Crank degrees. */
+export function bestPlaces(
+  sheet: BuildSheet,
+  coupling: Coupling,
+  latenessDeg: number,
+): { readonly steps: number; readonly stepsTo: number; readonly leftoverDeg: number } | undefined {
+  const { from, to } = couplingWorth(sheet, coupling)
+  if (!from) return undefined
+  const [places, placesTo] = [coupling.positions?.value ?? 1, to ? (coupling.positionsTo?.value ?? 1) : 1]
+  const turnDeg = from.crankDeg * places
+  let best: { steps: number; stepsTo: number; leftoverDeg: number } | undefined
+  for (let stepsTo = -Math.floor(placesTo / 2); stepsTo <= placesTo / 2; stepsTo++) {
+    const rest = latenessDeg - stepsTo * (to?.crankDeg ?? 0)
+    const steps = Math.round(rest / from.crankDeg)
+    const leftoverDeg = rest - steps * from.crankDeg
+    // A whole turn of the coupling is no move at all.
+    const near = steps - Math.round((steps * from.crankDeg) / turnDeg) * places
+    const fewer = best && Math.abs(near) + Math.abs(stepsTo) < Math.abs(best.steps) + Math.abs(best.stepsTo)
+    const gain = best ? Math.abs(best.leftoverDeg) - Math.abs(leftoverDeg) : Infinity
+    if (gain > 1e-9 || (gain > -1e-9 && fewer))
+      best = { steps: near + 0, stepsTo: stepsTo + 0, leftoverDeg: leftoverDeg + 0 }
+  }
+  return best
+}
+
+/** Couplings that can be drawn apart on the way from the crank to a shaft, the nearest to the crank first. */
+export const couplingsTo = (sheet: BuildSheet, shaftId: string): Coupling[] =>
+  (walkDrive(sheet).ways[shaftId] ?? []).flatMap(({ by }) =>
+    by.kind === 'coupling' ? (sheet.couplings.find(({ id }) => id === by.id) ?? []) : [],
+  )
+
+/** Shafts that a coupling drives, itself the last step or one on the way. */
+export const shaftsBehind = (sheet: BuildSheet, couplingId: string): string[] =>
+  Object.entries(walkDrive(sheet).ways)
+    .filter(([, way]) => way.some(({ by }) => by.kind === 'coupling' && by.id === couplingId))
+    .map(([shaftId]) => shaftId)

@@ -1,0 +1,39 @@
+import { describe, expect, test } from 'vitest'
+import type { EntryDraft } from '../model'
+import { PART_IDS as ids } from '../starters'
+import { benchSheet, chain, counted, entriesOf } from '../testing/bench'
+import { attemptsAt } from '.'
+
+const sheet = benchSheet()
+const [loop] = sheet.loops
+const moved = (teeth: number): EntryDraft => ({ kind: 'moved', loopId: ids.chain, memberId: ids.camSprocket, teeth })
+const tries = (...drafts: EntryDraft[]) => {
+  if (!loop) throw new Error('no loop')
+  return attemptsAt(sheet, loop, entriesOf(drafts))
+}
+const found = (attempt: ReturnType<typeof tries>[number] | undefined) =>
+  attempt?.found.map(({ foundPitches }) => foundPitches)
+
+describe('tries at hanging a chain that wants 29', () => {
+  test('a count, a move, a count again: two tries, each with what it read and what it asks for', () => {
+    const [first, second, ...rest] = tries(chain('on'), counted(28), moved(1), counted(29))
+    expect(rest).toEqual([])
+    expect(found(first)).toEqual([28])
+    expect(first?.next).toEqual([{ memberId: ids.camSprocket, layTeeth: 1, leftoverDeg: 0 }])
+    expect(second).toMatchObject({ moved: [{ memberId: ids.camSprocket, teeth: 1 }], next: [] })
+    expect(found(second)).toEqual([29])
+  })
+  test('moves before anything is counted belong to one try', () => {
+    const all = tries(chain('on'), counted(28), moved(2), moved(-1), counted(29))
+    expect(all).toHaveLength(2)
+    expect(all[1]?.moved.map(({ teeth }) => teeth)).toEqual([2, -1])
+  })
+  test('there and back again is named as the try that lay the same way', () => {
+    const all = tries(chain('on'), counted(28), moved(-1), counted(27), moved(1), counted(28))
+    expect(all.map(({ sameAs }) => sameAs)).toEqual([undefined, undefined, 0])
+  })
+  test('what went before it last went on is another story; what was found is not a try', () => {
+    expect(tries(counted(27, 'found'), chain('off'), chain('on'))).toEqual([])
+    expect(tries(counted(27), chain('off'), chain('on'), counted(29))).toHaveLength(1)
+  })
+})
