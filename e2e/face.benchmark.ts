@@ -119,16 +119,14 @@ function fourteenMembers() {
 
 test('turning the Face with 400 links and 14 members', async ({ page }) => {
   await page.goto('/own')
-  await page.locator('input[type=file]').setInputFiles({
+  await page.getByRole('button', { name: 'Open a file' }).click()
+  await page.getByLabel('File', { exact: true }).setInputFiles({
     name: 'fourteen.linkcount.json',
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(fourteenMembers())),
   })
-  await page.getByRole('button', { name: /Open it|Take it in|Add/ }).click()
-  await page
-    .getByRole('link', { name: /Fourteen/ })
-    .first()
-    .click()
+  await page.getByRole('button', { name: 'Add them' }).click()
+  await page.getByRole('link', { name: /Fourteen/ }).first().click()
   await expect(page.getByText('400 pitches')).toBeVisible()
   await startJob(page)
   await turnTheFace(page, '400 links, 14 members')

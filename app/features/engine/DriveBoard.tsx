@@ -1,9 +1,17 @@
 import { useMemo, useState } from 'react'
-import { shaftPoint } from '@link-count/core/drive'
+import { pulleyRadiusMm, shaftPoint, sprocketRadiusMm } from '@link-count/core/drive'
 import type { Point } from '@link-count/core/geometry'
 import type { BuildSheet, Trusted } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
-import { AS_MARKED, boxOf, FaceStill, makeDriveScene, makeProjection, STILL_MARGIN } from '../../ui/face'
+import {
+  AS_MARKED,
+  boxOf,
+  FaceStill,
+  makeDriveScene,
+  makeProjection,
+  STILL_MARGIN,
+  type Projection,
+} from '../../ui/face'
 import { patchShaft } from './sheetChanges'
 import { useSheetEditor } from './SheetEditor'
 
@@ -25,11 +33,7 @@ const dragged = (value: number): Trusted<number> => ({
 export function DriveBoard({ sheet }: { readonly sheet: BuildSheet }) {
   const { apply } = useSheetEditor()
   const [held, setHeld] = useState<{ readonly shaftId: string; readonly at: Point }>()
-  const projection = useMemo(() => {
-    const scene = makeDriveScene(sheet, AS_MARKED)
-    if (scene.wheels.length === 0 || scene.drawn === 'schematic') return undefined
-    return makeProjection(boxOf(scene), { ...SIZE, side: 'timing', margin: STILL_MARGIN })
-  }, [sheet])
+  const { projection, closes } = useMemo(() => project(sheet), [sheet])
   const put = (shaftId: string, { x, y }: Point) =>
     apply(patchShaft(shaftId, (one) => ({ ...one, position: { how: 'xy', xMm: dragged(x), yMm: dragged(y) } })))
   const movable = projection
@@ -40,7 +44,11 @@ export function DriveBoard({ sheet }: { readonly sheet: BuildSheet }) {
     : []
   return (
     <div className="drive-picture">
-      <FaceStill sheet={sheet} {...SIZE} />
+      {projection && !closes ? (
+        <PlacesOnly sheet={sheet} projection={projection} held={held} />
+      ) : (
+        <FaceStill sheet={sheet} {...SIZE} />
+      )}
       {projection && movable.length > 0 && (
         <svg {...SIZE} className="drive-handles" role="group" aria-label="Shafts, to be drawn to their places">
           {movable.map(({ shaft, at }) => {
@@ -81,5 +89,63 @@ export function DriveBoard({ sheet }: { readonly sheet: BuildSheet }) {
         </svg>
       )}
     </div>
+  )
+}
+
+/** To the drive as it is drawn where it closes; else to the shafts that are placed, so that they can be drawn to where it does. */
+function project(sheet: BuildSheet): { readonly projection: Projection | undefined; readonly closes: boolean } {
+  const scene = makeDriveScene(sheet, AS_MARKED)
+  const closes = scene.errors.length === 0 && scene.wheels.length > 0 && scene.drawn === 'toScale'
+  const places = placesOf(sheet)
+  if (!closes && places.length < 2) return { projection: undefined, closes }
+  const wheels = places.map(({ at, radiusMm }) => ({ centre: at, radiusMm, pitchMm: 0 }))
+  const box = boxOf(closes ? scene : { wheels, loops: [] })
+  return { projection: makeProjection(box, { ...SIZE, side: 'timing', margin: STILL_MARGIN }), closes }
+}
+
+/** Shafts that stand somewhere, with the pitch circle of their largest wheel. */
+function placesOf(sheet: BuildSheet) {
+  return sheet.shafts.flatMap((shaft) => {
+    const at = shaftPoint(sheet, shaft)
+    if (!at) return []
+    const radii = sheet.loops.flatMap(({ path, pitchMm, kind }) =>
+      path.flatMap(({ memberId }) => {
+        const teeth = sheet.members.find(({ id, shaftId }) => id === memberId && shaftId === shaft.id)?.teeth
+        const radius = kind === 'toothedBelt' ? pulleyRadiusMm : sprocketRadiusMm
+        return teeth && pitchMm ? [radius(pitchMm.value, teeth.value)] : []
+      }),
+    )
+    return [{ shaft, at, radiusMm: Math.max(10, ...radii) }]
+  })
+}
+
+/** The shafts and their pitch circles alone, where no loop closes over them yet. */
+function PlacesOnly({
+  sheet,
+  projection,
+  held,
+}: {
+  sheet: BuildSheet
+  projection: Projection
+  held: { readonly shaftId: string; readonly at: Point } | undefined
+}) {
+  return (
+    <svg
+      {...SIZE}
+      role="img"
+      aria-label="The shafts where they stand; no loop closes over them yet"
+      className="places-only"
+    >
+      {placesOf(sheet).map(({ shaft, at, radiusMm }) => {
+        const now = held?.shaftId === shaft.id ? held.at : at
+        const [x, y] = [projection.x(now), projection.y(now)]
+        return (
+          <g key={shaft.id}>
+            <circle cx={x} cy={y} r={radiusMm * projection.scale} className="place-circle" />
+            <circle cx={x} cy={y} r="2.500" className="place-axis" />
+          </g>
+        )
+      })}
+    </svg>
   )
 }

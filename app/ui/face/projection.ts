@@ -20,7 +20,13 @@ export interface Box {
   readonly bottom: number
 }
 
-export function boxOf({ wheels, loops }: Pick<DriveScene, 'wheels' | 'loops'>): Box {
+export function boxOf({
+  wheels,
+  loops,
+}: {
+  readonly wheels: readonly Pick<DriveScene['wheels'][number], 'centre' | 'radiusMm' | 'pitchMm'>[]
+  readonly loops: DriveScene['loops']
+}): Box {
   const reach = wheels.map(({ centre, radiusMm, pitchMm }) => ({ centre, r: radiusMm + pitchMm * 0.6 }))
   const ends = loops.flatMap(({ solved }) =>
     solved.path.pieces.flatMap((piece) => (piece.kind === 'run' ? [piece.from, piece.to] : [])),
