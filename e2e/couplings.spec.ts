@@ -1,8 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { MouseHand } from './actor'
 
-const PHONE_SHOOTS = { width: 1280, height: 800 }
-
 /* 24 splines at half speed: one is 360 / 24 = 15° of the camshaft, 30° of the crank. */
 test('a splined camshaft is drawn apart, put back two splines on, and the guard wants it read', async ({ page }) => {
   const actor = new MouseHand(page)
@@ -45,10 +43,36 @@ test('a chain is put between two shafts by hand, and taken off again', async ({ 
   await expect(page.getByRole('heading', { name: 'Chain 2', level: 2 })).toBeHidden()
 })
 
+test('a belt is hung wheel by wheel, its camshafts locked and freed again', async ({ page }) => {
+  const actor = new MouseHand(page)
+  const guard = page.getByLabel('Guard', { exact: true })
+  await page.goto('/demo/engine/launch')
+  await actor.press('Start a job')
+  await page.getByRole('dialog').getByText('Chain off', { exact: true }).click()
+  await actor.press('Start')
+  await actor.press(/^Belt on: count/)
+  const order = page.getByRole('list', { name: 'Order of hanging the belt' }).getByRole('listitem')
+  await expect(order).toHaveCount(7)
+  await expect(order.first()).toContainText('Over the crank pulley first')
+  await expect(order.nth(1)).toContainText('44.0 teeth from mark to mark')
+  await expect(order.last()).toContainText('Past the tensioner, on its outer side: whatever is over lies here.')
+  await actor.open('Locks on the camshafts')
+  await actor.press('Lock on the first inlet camshaft')
+  await expect(guard).toContainText('Lock in: first inlet camshaft')
+  for (const wheel of ['crank pulley', 'second exhaust pulley', 'second inlet pulley'])
+    await actor.press(`On the ${wheel}`)
+  await actor.press('Past the middle idler')
+  for (const wheel of ['first inlet pulley', 'first exhaust pulley']) await actor.press(`On the ${wheel}`)
+  await actor.press('Lock off the first inlet camshaft')
+  await expect(guard).not.toContainText('Lock in')
+  await actor.press('Belt is on')
+  await expect(guard).toContainText('belt on but not counted')
+})
+
 test('the Face comes nearer and moves aside by wheel and by two fingers, and a shaft is drawn to its place', async ({
   browser,
 }) => {
-  const context = await browser.newContext({ viewport: PHONE_SHOOTS, hasTouch: true })
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, hasTouch: true })
   const page = await context.newPage()
   await page.goto('/demo/job/job-tractor-3')
   const face = page.locator('.face')

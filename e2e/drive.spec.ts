@@ -99,6 +99,10 @@ test('a two-stage twin-cam drive from calliper distances: a tooth out on one cam
   await actor.press('Moved it: count again')
   await countTo(actor, 25, /^At the inlet sprocket mark: 25/)
   await expect(page.getByText(/The upper chain lies right/)).toBeVisible()
+  const tries = page.getByRole('region', { name: 'Tries at the upper chain' }).getByRole('listitem')
+  await expect(tries.first()).toContainText('As it was hung. Read 24.0 of 25.0 from the exhaust sprocket mark')
+  await expect(tries.last()).toContainText('one tooth further round the exhaust sprocket')
+  await expect(tries.last()).toContainText(': right.')
 
   await expect(guard(page)).toContainText('May be turned')
   await actor.press(/^Two turns, read again/)

@@ -44,7 +44,7 @@ test('turning the Face with 120 links and 3 members', async ({ page }) => {
 
 const PITCH_MM = 9.525
 const [LINKS, MEMBERS, TEETH] = [400, 14, 20]
-const known = (value: number) => ({ value, typed: String(value), trust: 'measured' })
+const known = (value: number | string) => ({ value, typed: String(value), trust: 'measured' })
 
 /** An engine of one chain over fourteen sprockets, evenly round a circle: one full wrap in all, the rest between them, a tenth of a pitch slack. */
 function fourteenMembers() {
@@ -101,6 +101,7 @@ function fourteenMembers() {
     sheets: [
       {
         ...sheet,
+        running: known('clockwise'),
         shafts,
         members,
         marks,
@@ -126,7 +127,10 @@ test('turning the Face with 400 links and 14 members', async ({ page }) => {
     buffer: Buffer.from(JSON.stringify(fourteenMembers())),
   })
   await page.getByRole('button', { name: 'Add them' }).click()
-  await page.getByRole('link', { name: /Fourteen/ }).first().click()
+  await page
+    .getByRole('link', { name: /Fourteen/ })
+    .first()
+    .click()
   await expect(page.getByText('400 pitches')).toBeVisible()
   await startJob(page)
   await turnTheFace(page, '400 links, 14 members')

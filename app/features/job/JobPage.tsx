@@ -126,7 +126,8 @@ function JobBench({ view }: { view: JobView }) {
                   state: pinState(status, step === inHand),
                 }))}
               />
-              <details>
+              {/* Keyed by the step: choosing one folds the list away. */}
+              <details key={shown?.step.id}>
                 <summary>
                   Step {at + 1} of {steps.length}
                 </summary>

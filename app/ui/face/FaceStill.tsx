@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import type { Point } from '@link-count/core/geometry'
 import type { BuildSheet } from '@link-count/core/model'
 import type { Side } from '@link-count/core/units'
 import { AS_MARKED, makeDriveScene, type LoopScene, type SceneState } from './driveScene'
@@ -64,10 +65,23 @@ export function FaceStill({
           strokeWidth="0.600"
         />
       ))}
-      {loops.map(({ id, inner, outer, width: linkWidth }) => (
+      {loops.map(({ id, belt, inner, outer, width: linkWidth }) => (
         <g key={id}>
-          <path d={inner} stroke="var(--plate-a)" strokeWidth={linkWidth * 0.72} strokeLinecap="round" fill="none" />
-          <path d={outer} stroke="var(--plate-b)" strokeWidth={linkWidth} strokeLinecap="butt" fill="none" />
+          {belt ? (
+            <path d={outer + inner} stroke="var(--steel-3)" strokeWidth={linkWidth * 0.55} fill="none" />
+          ) : (
+            <>
+              <path
+                d={inner}
+                stroke="var(--plate-a)"
+                strokeWidth={linkWidth * 0.72}
+                strokeLinecap="round"
+                fill="none"
+              />
+              <path d={outer} stroke="var(--plate-b)" strokeWidth={linkWidth} strokeLinecap="butt" fill="none" />
+            </>
+          )}
+          {belt && <path d={belt} stroke="var(--steel-3)" strokeWidth={linkWidth * 0.6} fill="none" />}
         </g>
       ))}
       {scene.wheels.map(({ memberId, centre }) => (
@@ -87,5 +101,20 @@ function platesOf({ loop, links, solved, pinAt }: LoopScene, projection: Project
       (_, i) => `M${at(2 * i + parity)}L${at(2 * i + parity + 1)}`,
     ).join('')
   const width = Math.max(3.4, solved.path.pitchMm * projection.scale * 0.5)
-  return { id: loop.id, outer: plates(0), inner: plates(1), width }
+  const belt = loop.kind === 'toothedBelt' ? teethOf(pins, projection, width, solved.members[0]?.side ?? 1) : undefined
+  return { id: loop.id, belt, outer: plates(0), inner: plates(1), width }
+}
+
+/** A belt's teeth: a short stroke towards what it goes round at every pitch. */
+function teethOf(pins: readonly Point[], projection: Projection, width: number, inside: 1 | -1): string {
+  const n = pins.length
+  return pins
+    .map((pin, k) => {
+      const [before, after] = [pins[(k - 1 + n) % n] ?? pin, pins[(k + 1) % n] ?? pin]
+      const [dx, dy] = [projection.x(after) - projection.x(before), projection.y(after) - projection.y(before)]
+      const reach = (inside * projection.mirror * width * 0.8) / (Math.hypot(dx, dy) || 1)
+      const [x, y] = [projection.x(pin), projection.y(pin)]
+      return `M${x.toFixed(1)} ${y.toFixed(1)}l${(dy * reach).toFixed(1)} ${(-dx * reach).toFixed(1)}`
+    })
+    .join('')
 }

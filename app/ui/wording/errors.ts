@@ -5,6 +5,7 @@ import type { SliderCrankError } from '@link-count/core/kinematics'
 import type { BuildSheet } from '@link-count/core/model'
 import { fixed, type AngleError, type NumberError } from '@link-count/core/units'
 import type { PairError } from '@link-count/core/zero'
+import { asBelt } from './belt'
 
 export function numberWords(error: NumberError | AngleError): string {
   switch (error.code) {
@@ -54,7 +55,9 @@ export function sliderCrankWords(error: SliderCrankError): string {
 
 const memberName = (sheet: BuildSheet, id: string) => sheet.members.find((member) => member.id === id)?.name ?? id
 
-export function loopWords(error: LoopError, sheet: BuildSheet): string {
+export const loopWords = (error: LoopError, sheet: BuildSheet): string => asBelt(chainWords(error, sheet), sheet)
+
+function chainWords(error: LoopError, sheet: BuildSheet): string {
   switch (error.code) {
     case 'noSprockets':
       return 'The chain has fewer than two sprockets.'

@@ -1,6 +1,7 @@
 import type { Guard, GuardReason, GuardVerdict } from '@link-count/core/guard'
 import type { BuildSheet } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
+import { asBelt } from './belt'
 import { itemSentence, itemWords } from './register'
 
 export const verdictTitle = ({ verdict, limit }: Guard): string => {
@@ -39,7 +40,12 @@ const freeItem = (item: keyof typeof itemWords) =>
   })[item]
 
 /** Why the guard says what it says, and what would free it. */
-export function reasonWords({ code, item }: GuardReason, sheet: BuildSheet): ReasonWords {
+export function reasonWords(reason: GuardReason, sheet: BuildSheet): ReasonWords {
+  const { why, free } = chainReason(reason, sheet)
+  return { why: asBelt(why, sheet), free: asBelt(free, sheet) }
+}
+
+function chainReason({ code, item }: GuardReason, sheet: BuildSheet): ReasonWords {
   switch (code) {
     case 'makeSafeNotDone':
       return { why: 'Make-safe is not done', free: 'Tick what is left in Make safe' }

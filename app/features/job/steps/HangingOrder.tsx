@@ -33,7 +33,6 @@ export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly ste
         {driver ? nameOf(driver.memberId) : 'driving wheel'} back along the runs that are pulled; all the slack ends on
         the run that leaves it, {handWords(runs, sheet, side)}.
       </p>
-      <Holds loop={loop} step={step} />
       <ol className="hanging" aria-label={`Order of hanging the ${loop.name.toLowerCase()}`}>
         {order.map((part, i) => (
           <li key={part.memberId} aria-current={i === at ? 'step' : undefined} className={i < at ? 'hung' : ''}>
@@ -55,6 +54,7 @@ export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly ste
           {loop.name} is on
         </Button>
       )}
+      <Holds loop={loop} step={step} />
       {at > 0 && (
         <button type="button" className="link" onClick={() => done.setText('0')}>
           It came off again: from the start
@@ -85,24 +85,31 @@ function Holds({ loop, step }: { loop: Loop; step: Step }) {
   const { sheet, state } = view
   const shafts = camshaftsOn(sheet, loop)
   if (shafts.length === 0) return null
+  const locks = new Set(shafts.map(({ id }) => `lock-${id}`))
+  const n = state.register.filter(({ itemId }) => locks.has(itemId)).length
   return (
-    <div className="row" role="group" aria-label="What holds the camshafts">
-      {shafts.map(({ id, name }) => {
-        const itemId = `lock-${id}`
-        const locked = state.register.some((one) => one.itemId === itemId)
-        const item = { kind: 'item', itemId, item: 'lock', where: name.toLowerCase(), stepId: step.id } as const
-        return (
-          <Button
-            key={id}
-            variant={locked ? 'default' : 'quiet'}
-            aria-pressed={locked}
-            onClick={() => void say({ ...item, change: locked ? 'out' : 'in' })}
-          >
-            {locked ? `Lock off the ${name.toLowerCase()}` : `Lock on the ${name.toLowerCase()}`}
-          </Button>
-        )
-      })}
-    </div>
+    <details className="section">
+      <summary>
+        Locks on the camshafts <span className="soft">{n === 0 ? 'none in' : `${n} in`}</span>
+      </summary>
+      <div className="section-body stack">
+        {shafts.map(({ id, name }) => {
+          const itemId = `lock-${id}`
+          const locked = state.register.some((one) => one.itemId === itemId)
+          const item = { kind: 'item', itemId, item: 'lock', where: name.toLowerCase(), stepId: step.id } as const
+          return (
+            <Button
+              key={id}
+              variant={locked ? 'default' : 'quiet'}
+              aria-pressed={locked}
+              onClick={() => void say({ ...item, change: locked ? 'out' : 'in' })}
+            >
+              {locked ? `Lock off the ${name.toLowerCase()}` : `Lock on the ${name.toLowerCase()}`}
+            </Button>
+          )
+        })}
+      </div>
+    </details>
   )
 }
 

@@ -39,40 +39,45 @@ export function SetCam({ step }: { readonly step: Step }) {
       {couplings.map((coupling) => (
         <CouplingWork key={coupling.id} coupling={coupling} step={step} />
       ))}
-      <p>
-        Bring the {mark?.name.toLowerCase() ?? 'cam mark'} to {mark?.meets || 'its pointer'}, the last movement{' '}
-        {handWords(1, sheet, side)}, seen from the {sideName(sheet, side)}.{' '}
-        {guard.camshafts === 'trim' && 'A few degrees at a time; resistance is information: stop.'}
-        {guard.camshafts === 'unknown' &&
-          'Where the pistons stand is not known: feel every degree, or relieve the valves first.'}
-      </p>
-      <Button variant={set ? 'quiet' : 'filled'} onClick={() => write(0, 'meets')}>
-        It meets
-      </Button>
-      <details className="section">
-        <summary>It stands off by some degrees</summary>
-        <div className="section-body stack">
-          <DegreesInput field={field} label="Degrees of the camshaft" onEnter={() => undefined} />
-          <SegmentedControl
-            aria-label="Which way off"
-            value={way}
-            onChange={(value) => setWay(value as 'late')}
-            data={[
-              { value: 'late', label: 'Late' },
-              { value: 'early', label: 'Early' },
-            ]}
-          />
-          <Button
-            variant="default"
-            onClick={() => {
-              field.ask()
-              if (field.value !== undefined) write(way === 'late' ? field.value : -field.value, `${field.text} ${way}`)
-            }}
-          >
-            Write it down
+      {!apart && (
+        <>
+          <p>
+            Bring the {mark?.name.toLowerCase() ?? 'cam mark'} to {mark?.meets || 'its pointer'}, the last movement{' '}
+            {handWords(1, sheet, side)}, seen from the {sideName(sheet, side)}.{' '}
+            {guard.camshafts === 'trim' && 'A few degrees at a time; resistance is information: stop.'}
+            {guard.camshafts === 'unknown' &&
+              'Where the pistons stand is not known: feel every degree, or relieve the valves first.'}
+          </p>
+          <Button variant={set ? 'quiet' : 'filled'} onClick={() => write(0, 'meets')}>
+            It meets
           </Button>
-        </div>
-      </details>
+          <details className="section">
+            <summary>It stands off by some degrees</summary>
+            <div className="section-body stack">
+              <DegreesInput field={field} label="Degrees of the camshaft" onEnter={() => undefined} />
+              <SegmentedControl
+                aria-label="Which way off"
+                value={way}
+                onChange={(value) => setWay(value as 'late')}
+                data={[
+                  { value: 'late', label: 'Late' },
+                  { value: 'early', label: 'Early' },
+                ]}
+              />
+              <Button
+                variant="default"
+                onClick={() => {
+                  field.ask()
+                  if (field.value !== undefined)
+                    write(way === 'late' ? field.value : -field.value, `${field.text} ${way}`)
+                }}
+              >
+                Write it down
+              </Button>
+            </div>
+          </details>
+        </>
+      )}
       {set && (
         <p className="result">
           {shaft.name}:{' '}

@@ -89,7 +89,7 @@ export function LoopSection({ loop }: { readonly loop: Loop }) {
       ))}
       <PaintedLinks loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
       <LinkMap loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
-      <button type="button" className="link" onClick={() => apply(removeLoop(loop.id))}>
+      <button type="button" className="link wide-field" onClick={() => apply(removeLoop(loop.id))}>
         Take the {loop.name.toLowerCase()} off the sheet, with its wheels
       </button>
     </Section>
