@@ -86,7 +86,10 @@ export class KeyHand extends Hand {
     if (typeof option !== 'string') return super.choose(label, option)
     const field = this.page.getByLabel(label).filter({ visible: true }).first()
     await this.reach(field)
-    await this.page.keyboard.type(option)
+    // By arrows: letters typed one by one start anew when the machine is slow.
+    const at = (await field.locator('option').allTextContents()).indexOf(option)
+    await this.page.keyboard.press('Home')
+    for (let i = 0; i < at; i++) await this.page.keyboard.press('ArrowDown')
     await expect(field.locator('option:checked')).toHaveText(option)
   }
   override async count(n: number) {

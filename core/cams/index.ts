@@ -1,2 +1,5 @@
 export * from './valveEvents'
 export * from './camTiming'
+export * from './camSpec'
+export * from './profile'
+export * from './camReadings'

@@ -1,8 +1,10 @@
 import { firingDegOf } from '../cylinders'
 import type { BuildSheet, Cam } from '../model/buildSheet'
+import { camSpec } from './camSpec'
 import { crankDeg, wrapToCycle, wrapToSigned, type CrankDeg } from '../units'
 
-/** Opening and closing of a cam on the crank's cycle, from the figures as printed, for a four-stroke.
+/** Opening and closing of a cam on the crank's cycle, from the figures as printed or what follows from
+ *  them, for a four-stroke.
  *  EO = 180 - eo, IO = 360 - io, EC = 360 + ec, IC = 540 + ic, all after firing TDC of the cam's own cylinder, wrapped to
  *  the cycle. Negative figures are legal. Undefined where a figure or the cylinder's place is not known. Source: handbook 1. */
 export function valveEvents(
@@ -10,12 +12,13 @@ export function valveEvents(
   cam: Cam,
 ): { readonly opens: CrankDeg | undefined; readonly closes: CrankDeg | undefined } {
   const firing = firingDegOf(sheet, cam.cylinderId)
+  const { opens, closes } = camSpec(sheet, cam).figures
   const [openAt, closeAt] = cam.valve === 'inlet' ? [360, 540] : [180, 360]
   const on = (deg: number | undefined) =>
     deg === undefined || firing === undefined ? undefined : crankDeg(wrapToCycle(firing + deg, sheet.cycleDeg))
   return {
-    opens: on(cam.opensDeg && openAt - cam.opensDeg.value),
-    closes: on(cam.closesDeg && closeAt + cam.closesDeg.value),
+    opens: on(opens && openAt - opens.value),
+    closes: on(closes && closeAt + closes.value),
   }
 }
 

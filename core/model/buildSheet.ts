@@ -122,12 +122,30 @@ export const couplingSchema = z.strictObject({
   positionsTo: trusted(positionsSchema).optional(),
 })
 
+/** A way in which a wheel can be set against its shaft or its loop. Angles are of the shaft; + = the shaft later. */
 export const adjusterSchema = z.strictObject({
   id: idSchema,
-  kind: z.enum(['chainTooth', 'hub', 'keyway', 'offsetKey', 'slots', 'taper', 'turnedOver', 'couplingSlip']),
+  kind: z.enum([
+    'chainTooth',
+    'hub',
+    'keyway',
+    'offsetKey',
+    'slots',
+    'taper',
+    'grubScrews',
+    'turnedOver',
+    'couplingSlip',
+  ]),
   memberId: idSchema,
+  /** Of a hub or vernier: its places to the turn. */
   positions: z.number().int().min(1).max(400).optional(),
+  /** Of slots, or of what can slip a little: so many degrees of the shaft either way. */
   rangeDeg: finiteSchema.optional(),
+  /** Of several keyways, or of a wheel turned over: what each other place is worth against the one in use. */
+  anglesDeg: z.array(z.number().min(-360).max(360)).max(24).optional(),
+  /** Offset keys in the drawer, and the shaft they go on. */
+  keysMm: z.array(z.number().min(0).max(20)).max(40).optional(),
+  shaftMm: z.number().min(1).max(1000).optional(),
 })
 
 export const camSchema = z.strictObject({
@@ -140,7 +158,27 @@ export const camSchema = z.strictObject({
   opensDeg: trusted(z.number().min(-90).max(180)).optional(),
   closesDeg: trusted(z.number().min(-90).max(180)).optional(),
   checkingLiftMm: trustedMmSchema.optional(),
+  /** Open for so long at the checking lift, crank degrees. */
+  durationDeg: trusted(z.number().min(90).max(400)).optional(),
+  /** Lobe centre as printed: of an inlet after overlap TDC, of an exhaust before it. */
+  centreDeg: trusted(z.number().min(40).max(180)).optional(),
+  topLiftMm: trustedMmSchema.optional(),
+  /** Lift at overlap TDC. */
+  tdcLiftMm: trustedMmSchema.optional(),
+  /** Valve lift to follower lift; lifts of this sheet are told where they are measured. */
+  rockerRatio: trusted(z.number().min(0.3).max(4)).optional(),
+  measuredAt: z.enum(['valve', 'follower']).optional(),
   lashMm: trustedMmSchema.optional(),
+  /** The widest gap that is still right, where the book gives two. */
+  lashToMm: trustedMmSchema.optional(),
+  /** Where the lobe points at full lift, hours of a clock face seen from the timing side. */
+  fullLiftClock: trusted(z.number().min(0).lt(12)).optional(),
+  /** Measured or published: crank degrees from the lobe centre, + = later, and lift. */
+  liftTable: z
+    .array(z.strictObject({ deg: z.number().min(-360).max(360), liftMm: z.number().min(-1).max(100) }))
+    .min(4)
+    .max(1500)
+    .optional(),
 })
 
 export const markSchema = z.strictObject({
@@ -229,6 +267,19 @@ export const buildSheetSchema = z.strictObject({
   couplings: z.array(couplingSchema).max(60),
   adjusters: z.array(adjusterSchema).max(60),
   cams: z.array(camSchema).max(120),
+  /** Lobe separation in cam degrees, and advance as a cam card has it: + = early. */
+  separationDeg: trusted(z.number().min(60).max(160)).optional(),
+  advanceDeg: trusted(z.number().min(-40).max(40)).optional(),
+  /** Whose limits a late cam is judged by. */
+  school: z.enum(['roadDiesel', 'marine']).optional(),
+  /** Where lash is set by shims: the steps they come in. */
+  shims: z
+    .strictObject({
+      stepMm: z.number().min(0.001).max(1),
+      leastMm: z.number().min(0.1).max(30),
+      mostMm: z.number().min(0.1).max(30),
+    })
+    .optional(),
   marks: z.array(markSchema).max(120),
   witnesses: z.array(witnessSchema).max(120),
   counts: z.array(bookCountSchema).max(60),
@@ -242,6 +293,7 @@ export type Cylinder = z.output<typeof cylinderSchema>
 export type Shaft = z.output<typeof shaftSchema>
 export type Member = z.output<typeof memberSchema>
 export type Loop = z.output<typeof loopSchema>
+export type Adjuster = z.output<typeof adjusterSchema>
 export type Cam = z.output<typeof camSchema>
 export type RimMark = z.output<typeof rimMarkSchema>
 export type Coupling = z.output<typeof couplingSchema>

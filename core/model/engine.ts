@@ -19,6 +19,10 @@ export const jobSchema = z.strictObject({
   sheetId: idSchema,
   arrival: z.enum(['chainOn', 'chainOff']),
   reason: wordsSchema,
+  /** What the engine had run by then. */
+  meter: z
+    .strictObject({ value: z.number().min(0).max(10_000_000), unit: z.enum(['hours', 'miles', 'km']) })
+    .optional(),
 })
 
 export type Engine = z.output<typeof engineSchema>

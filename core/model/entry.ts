@@ -123,8 +123,74 @@ export const entrySchema = z.discriminatedUnion('kind', [
     opensWheelDeg: wheelDegSchema,
     closesWheelDeg: wheelDegSchema,
     checkingLiftMm: finiteSchema.optional(),
+    /** By blades: lash less the blade is the lift at which it nips. */
+    byFeeler: z.boolean().optional(),
   }),
-  kind('lash', { camId: idSchema, phase: phaseSchema, gapMm: z.number().min(0).max(50) }),
+  /** Equal lifts either side of the lobe's top: the wheel going up and coming down. */
+  kind('lobeCentre', {
+    camId: idSchema,
+    phase: phaseSchema,
+    pairs: z
+      .array(z.strictObject({ liftMm: z.number().min(0).max(100), upDeg: wheelDegSchema, downDeg: wheelDegSchema }))
+      .min(1)
+      .max(20),
+  }),
+  /** Lift with the crank at overlap TDC. */
+  kind('tdcLift', { camId: idSchema, phase: phaseSchema, liftMm: z.number().min(0).max(100) }),
+  /** Both valves of a cylinder at overlap TDC: their lifts, or the wheel where the two were the same. */
+  kind('rocking', {
+    cylinderId: idSchema,
+    phase: phaseSchema,
+    read: z.discriminatedUnion('by', [
+      z.strictObject({
+        by: z.literal('lifts'),
+        inletMm: z.number().min(0).max(100),
+        exhaustMm: z.number().min(0).max(100),
+      }),
+      z.strictObject({ by: z.literal('equal'), wheelDeg: wheelDegSchema }),
+    ]),
+  }),
+  /** With the crank at the pose: a cam's pin, slot or flat off its place, mm at a radius; + = the cam is late. */
+  kind('camGauge', {
+    shaftId: idSchema,
+    phase: phaseSchema,
+    offMm: z.number().min(-200).max(200),
+    radiusMm: z.number().min(1).max(1000),
+    what: z.enum(['pin', 'slot', 'flat']),
+    edge: z.enum(['upper', 'lower', 'left', 'right', 'middle']).optional(),
+  }),
+  /** Where a lobe was seen to point, hours, the crank so many degrees on its cycle. */
+  kind('lobeClock', {
+    camId: idSchema,
+    phase: phaseSchema,
+    crankDeg: z.number().min(0).lt(720),
+    hour: z.number().min(0).lt(12),
+    sureToHours: z.number().min(0.25).max(3),
+  }),
+  /** A gap; with `noGoMm` it lies between the blade that goes and the one that does not. */
+  kind('lash', {
+    camId: idSchema,
+    phase: phaseSchema,
+    gapMm: z.number().min(0).max(50),
+    noGoMm: z.number().min(0).max(50).optional(),
+  }),
+  /** The shim that sits under a valve's follower. */
+  kind('shim', { camId: idSchema, phase: phaseSchema, sizeMm: z.number().min(0.1).max(30) }),
+  /** An adjuster moved: what it does to the lateness of the cams behind it, crank degrees. */
+  kind('adjusted', {
+    adjusterId: idSchema,
+    words: wordsSchema,
+    laterDeg: z.number().min(-720).max(720),
+  }),
+  /** What a camshaft is to be set to, other than the book, and why. */
+  kind('target', { shaftId: idSchema, latenessDeg: z.number().min(-90).max(90), reason: wordsSchema }),
+  /** A stop of the cycle walk: what was to be seen, and whether it was. */
+  kind('walk', {
+    crankDeg: z.number().min(0).lt(720),
+    cylinderId: idSchema,
+    what: z.enum(['piston', 'inlet', 'exhaust', 'mark']),
+    saw: z.enum(['asExpected', 'otherwise']),
+  }),
   kind('count', {
     loopId: idSchema,
     fromMarkId: idSchema,

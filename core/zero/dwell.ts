@@ -1,6 +1,6 @@
 import type { FeelTool } from '../model/entry'
 import { wrapToSigned180 } from '../units'
-import { studentFactor } from './student'
+import { studentFactor } from '../readings'
 
 /** How far the middle of a dwell found by feel may be out, one sigma, crank degrees. Common practice, no source: a dwell is felt over
  *  some ten degrees and its ends to a quarter of that. A stick is a coarse check only. */

@@ -2,7 +2,7 @@ import { makeSliderCrank, type SliderCrankSize } from '../kinematics'
 import { wheelDeg, wrapTo360, wrapToSigned180, type WheelDeg } from '../units'
 import type { ZeroReading } from './combineZero'
 import { pinOffsetShift } from './pinOffsetShift'
-import { chiSquareLimit } from './student'
+import { chiSquareLimit } from '../readings'
 
 export type DriftCause = 'pinOffset' | 'play' | 'knocked'
 

@@ -1,0 +1,2 @@
+export * from './diagnose'
+export type { CauseCode, LobeRead, Readings } from './causes'

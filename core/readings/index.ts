@@ -1,0 +1,2 @@
+export * from './combineAngles'
+export * from './student'
