@@ -1,0 +1,3 @@
+export * from './shims'
+export * from './judgeGap'
+export * from './assign'

@@ -1,0 +1,148 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { runSearch, searchMoves, type CamToSet, type Mover, type MoveProblem } from '.'
+
+const teeth = (places: number, mostSteps?: number): Mover => ({
+  id: 'tooth',
+  effort: 3,
+  by: { kind: 'steps', places, ...(mostSteps === undefined ? {} : { mostSteps }) },
+})
+const hub = (places: number): Mover => ({ id: 'hub', effort: 2, by: { kind: 'steps', places } })
+const keys = (...laterDeg: number[]): Mover => ({
+  id: 'key',
+  effort: 4,
+  by: { kind: 'choices', laterDeg: [0, ...laterDeg] },
+})
+const slots = (mostDeg: number): Mover => ({ id: 'slots', effort: 1, by: { kind: 'range', mostDeg } })
+const cam = (latenessDeg: number, ...movers: Mover[]): CamToSet => ({ id: 'cam', latenessDeg, weight: 1, movers })
+const one = (...cams: CamToSet[]): MoveProblem => ({ cams, shared: [], cycleDeg: 720, best: 5 })
+const bestOf = (problem: MoveProblem) => runSearch(problem)[0]
+
+describe('check values', () => {
+  // Handbook 9, independently computed: z 40 and m 17 at 1/2 step by 18/17 = 1.0588° at the finest.
+  test('40 teeth and 17 places: nothing is ever more than half of 18/17 out, and 18/17 is reached', () => {
+    expect(Math.abs(bestOf(one(cam(18 / 17, teeth(40), hub(17))))?.cams[0]?.leftoverDeg ?? 9)).toBeLessThan(1e-9)
+    for (let late = -9; late <= 9; late += 0.37)
+      expect(Math.abs(bestOf(one(cam(late, teeth(40), hub(17))))?.cams[0]?.leftoverDeg ?? 9)).toBeLessThanOrEqual(
+        9 / 17 + 1e-9,
+      )
+  })
+  test('36 teeth and 36 places gain nothing over the teeth alone', () => {
+    for (const late of [4, 9.9, 17]) {
+      const [both, alone] = [one(cam(late, teeth(36), hub(36))), one(cam(late, teeth(36)))].map((problem) =>
+        bestOf(problem),
+      )
+      expect(both?.misses).toBeCloseTo(alone?.misses ?? NaN, 9)
+    }
+  })
+  test('of moves that leave the same, the least trouble; a range takes up what it can', () => {
+    expect(bestOf(one(cam(20, teeth(36), hub(36))))?.cams[0]?.moves).toMatchObject([{ moverId: 'hub', amount: -1 }])
+    const slid = bestOf(one(cam(21.5, teeth(36), slots(2))))
+    expect(slid?.cams[0]).toMatchObject({
+      leftoverDeg: 0,
+      moves: [{ moverId: 'tooth', amount: -1 }, { moverId: 'slots' }],
+    })
+    expect(bestOf(one(cam(0, teeth(36), hub(17))))?.cams[0]?.moves).toEqual([])
+  })
+  test('a key at the crank moves all cams: used when both are late alike', () => {
+    const problem: MoveProblem = {
+      ...one({ ...cam(4, teeth(36)), id: 'a' }, { ...cam(24, teeth(36)), id: 'b' }),
+      shared: [{ mover: { ...keys(-4, 4), id: 'crank key' }, camIds: ['a', 'b'] }],
+    }
+    expect(bestOf(problem)).toMatchObject({
+      shared: [{ moverId: 'crank key', laterDeg: -4 }],
+      cams: [
+        { moves: [], leftoverDeg: 0 },
+        { moves: [{ moverId: 'tooth', amount: -1 }], leftoverDeg: 0 },
+      ],
+    })
+  })
+})
+
+/** Every combination there is, without any order or list. */
+function bruteForce(problem: MoveProblem): { misses: number; effort: number } {
+  let [misses, effort] = [Infinity, Infinity]
+  const all = [
+    ...problem.shared.map(({ mover, camIds }) => ({ mover, camIds })),
+    ...problem.cams.flatMap(({ id, movers }) => movers.map((mover) => ({ mover, camIds: [id] }))),
+  ]
+  const go = (at: number, later: Record<string, number>, cost: number) => {
+    const next = all[at]
+    if (!next) {
+      const sum = problem.cams.reduce((so, { id, latenessDeg, weight }) => {
+        const deg = latenessDeg + (later[id] ?? 0)
+        return so + weight * (deg - 720 * Math.round(deg / 720)) ** 2
+      }, 0)
+      if (sum < misses - 1e-9 || (sum < misses + 1e-9 && cost < effort)) [misses, effort] = [sum, cost]
+      return
+    }
+    const { by, effort: each } = next.mover
+    const options =
+      by.kind === 'steps'
+        ? Array.from({ length: by.places }, (_, i) => ({
+            deg: (i * 720) / by.places,
+            cost: each * Math.min(i, by.places - i),
+          }))
+        : by.kind === 'choices'
+          ? by.laterDeg.map((deg, i) => ({ deg, cost: i === 0 ? 0 : each }))
+          : []
+    for (const { deg, cost: more } of options) {
+      const moved = { ...later }
+      for (const id of next.camIds) moved[id] = (moved[id] ?? 0) + deg
+      go(at + 1, moved, cost + more)
+    }
+  }
+  go(0, {}, 0)
+  return { misses, effort }
+}
+
+test('thousands of small cases: as good as going through every combination, and as little trouble', () => {
+  const anyCam = fc.record({
+    late: fc.double({ min: -350, max: 350, noNaN: true }),
+    weight: fc.constantFrom(1, 2, 0.5),
+    teeth: fc.integer({ min: 3, max: 8 }),
+    hub: fc.integer({ min: 1, max: 6 }),
+    key: fc.array(fc.double({ min: -9, max: 9, noNaN: true }), { maxLength: 2 }),
+  })
+  fc.assert(
+    fc.property(
+      fc.array(anyCam, { minLength: 1, maxLength: 2 }),
+      fc.array(fc.double({ min: -9, max: 9, noNaN: true }), { maxLength: 2 }),
+      (cams, crank) => {
+        const problem: MoveProblem = {
+          cams: cams.map((one, i) => ({
+            id: `cam-${i}`,
+            latenessDeg: one.late,
+            weight: one.weight,
+            movers: [teeth(one.teeth), hub(one.hub), keys(...one.key)],
+          })),
+          shared:
+            crank.length > 0
+              ? [{ mover: { ...keys(...crank), id: 'crank' }, camIds: cams.map((_one, i) => `cam-${i}`) }]
+              : [],
+          cycleDeg: 720,
+          best: 3,
+        }
+        const [found, truth] = [bestOf(problem), bruteForce(problem)]
+        expect(found?.misses).toBeCloseTo(truth.misses, 6)
+        expect(found?.effort).toBeLessThanOrEqual(truth.effort + 1e-9)
+        // What it says is left over is what its moves leave.
+        for (const [i, { leftoverDeg, moves }] of (found?.cams ?? []).entries()) {
+          const shared = (found?.shared ?? []).reduce((sum, { laterDeg }) => sum + laterDeg, 0)
+          const deg = (cams[i]?.late ?? 0) + shared + moves.reduce((sum, { laterDeg }) => sum + laterDeg, 0)
+          expect(Math.abs(deg - 720 * Math.round(deg / 720))).toBeCloseTo(Math.abs(leftoverDeg), 6)
+        }
+      },
+    ),
+    { numRuns: 2000 },
+  )
+})
+
+test('the best few are in order and all different; it can be stopped half way', () => {
+  const problem = one(cam(7, teeth(40), hub(17), keys(-2, 2)), { ...cam(-5, teeth(40), hub(17)), id: 'other' })
+  const found = runSearch(problem)
+  expect(found).toHaveLength(5)
+  expect(found.map(({ misses }) => misses)).toEqual([...found.map(({ misses }) => misses)].sort((a, b) => a - b))
+  expect(new Set(found.map((set) => JSON.stringify(set.cams.map(({ moves }) => moves)))).size).toBe(5)
+  expect(searchMoves(problem).next()).toEqual({ done: false, value: { done: 1, total: 2 } })
+})
