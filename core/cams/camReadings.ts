@@ -10,8 +10,7 @@ export interface CamLateness {
   readonly sigmaDeg: number
 }
 /** Why a reading says nothing of lateness yet. */
-export type NotSaid =
-  'noSpec' | 'noLift' | 'noProfile' | 'outsideLobe' | 'twoCamshafts' | 'noClock' | 'noEvents' | 'noRadius'
+export type NotSaid = 'noZero' | 'noSpec' | 'noProfile' | 'outsideLobe' | 'twoCamshafts' | 'noClock' | 'noRadius'
 
 export type ReadLateness<T extends CamLateness = CamLateness> = T | NotSaid
 export const isSaid = <T extends CamLateness>(read: ReadLateness<T>): read is T => typeof read !== 'string'

@@ -1,17 +1,25 @@
+import { combineAngles, doesNotFit } from '../readings'
 import { toothWorth } from '../drive/sprocket'
 import type { Ratio } from '../units'
 
 /** One independent way in which a camshaft's timing was read. Crank degrees, + = late; one sigma. */
 export interface TimingWitness {
-  readonly kind: 'camMark' | 'valveEvents' | 'count'
+  readonly kind: 'camMark' | 'valveEvents' | 'count' | 'lobeCentre' | 'tdcLift' | 'rocking' | 'camGauge' | 'lobeClock'
   readonly entryId: string
   readonly latenessDeg: number
   readonly sigmaDeg: number
+  /** The lobe it was read on, where it was one. */
+  readonly camId?: string
+  /** Closing less opening lateness, where both were read. */
+  readonly duration?: { readonly deg: number; readonly sigmaDeg: number }
 }
 
 export interface CamTiming {
   readonly latenessDeg: number
   readonly sigmaDeg: number
+  /** The ± that is shown, and what widened it. */
+  readonly plusMinusDeg: number
+  readonly widenedBy: 'nothing' | 'scatter' | 'contradiction'
   readonly proved: boolean
   readonly witnesses: readonly TimingWitness[]
   /** Witnesses that do not fit the combined value, by how much. */
@@ -22,33 +30,30 @@ export interface CamTiming {
 export const MARK_BY_EYE_SIGMA_DEG = 0.5
 /** A valve's opening or closing judged at the checking lift, one sigma. Common practice, no source. */
 export const EVENT_SIGMA_DEG = 0.75
+/** The same by a blade that nips and frees. Common practice, no source. */
+export const FEELER_EVENT_SIGMA_DEG = 1.2
 /** A count tells the tooth and not the stretch: a quarter of a pitch, one sigma. Common practice, no source. */
 export const COUNT_SIGMA_PITCHES = 0.25
 
-const AGREE_SIGMAS = 3
-
-/** Timing of one camshaft from its witnesses: weighted mean (1/sigma²) of what was read on the crank. A count cannot see stretch,
- *  so it is a witness of the tooth and is averaged in only when nothing sharper was read. Proved by two of different kinds
- *  that agree within three sigma of their difference and none that does not. Undefined without a witness. */
+/** Timing of one camshaft from its witnesses: what was read of it, weighted, one that does not fit the rest named and left out. A count cannot
+ *  see stretch, so it is a witness of the tooth and is averaged in only when nothing sharper was read. Proved by two of different kinds that
+ *  agree and none that does not. Undefined without a witness. Source: combineAngles. */
 export function combineTiming(witnesses: readonly TimingWitness[]): CamTiming | undefined {
-  if (witnesses.length === 0) return undefined
-  const read = witnesses.filter(({ kind }) => kind !== 'count')
-  const averaged = read.length > 0 ? read : witnesses
-  const total = averaged.reduce((sum, { sigmaDeg }) => sum + 1 / sigmaDeg ** 2, 0)
-  const latenessDeg = averaged.reduce((sum, w) => sum + w.latenessDeg / w.sigmaDeg ** 2, 0) / total
-  const sharpest = witnesses.reduce((best, w) => (w.sigmaDeg < best.sigmaDeg ? w : best))
-  const misfits = witnesses
-    .map((w) => ({ w, offDeg: w.latenessDeg - sharpest.latenessDeg }))
-    .filter(
-      ({ w, offDeg }) => w !== sharpest && Math.abs(offDeg) > AGREE_SIGMAS * Math.hypot(w.sigmaDeg, sharpest.sigmaDeg),
-    )
+  const angles = witnesses.map((witness) => ({ ...witness, deg: witness.latenessDeg, setUp: witness.entryId }))
+  const read = angles.filter(({ kind }) => kind !== 'count')
+  const mean = combineAngles(read.length > 0 ? read : angles)
+  if (!mean) return undefined
+  const counts = read.length > 0 ? angles.filter(({ kind }) => kind === 'count') : []
+  const misfits = [...mean.misfits, ...counts.filter((count) => doesNotFit(count, mean))]
   const kinds = new Set(witnesses.map(({ kind }) => kind))
   return {
-    latenessDeg,
-    sigmaDeg: 1 / Math.sqrt(total),
+    latenessDeg: mean.deg,
+    sigmaDeg: mean.sigmaDeg,
+    plusMinusDeg: mean.plusMinusDeg,
+    widenedBy: mean.widenedBy,
     proved: kinds.size >= 2 && misfits.length === 0,
     witnesses,
-    misfits: misfits.map(({ w, offDeg }) => ({ entryId: w.entryId, offDeg })),
+    misfits: misfits.map((one) => ({ entryId: one.entryId, offDeg: one.latenessDeg - mean.deg })),
   }
 }
 

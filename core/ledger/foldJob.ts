@@ -4,6 +4,7 @@ import type { Entry, EntryOf, Phase } from '../model/entry'
 import { couplingsTo, shaftsBehind } from '../drive'
 import { firingDegOf, tdcOnOneTurn } from '../cylinders'
 import { wrapToSigned } from '../units'
+import { shaftOfRead, type CamRead } from './camWitnesses'
 import { orderEntries, struckIds } from './order'
 import { crankPlace, rotationStands, rotationTurned, rotationWitness, startRotation, type Rotation } from './rotation'
 import type { CouplingState, JobState, LoopState, RegisterItem, TensionerState, UndoneAt } from './state'
@@ -21,8 +22,12 @@ interface Draft {
   zeros: Zeros
   rotation: Rotation
   lash: Record<Phase, Record<string, EntryOf<'lash'>>>
-  camMarks: EntryOf<'camMark'>[]
-  valveEvents: EntryOf<'valveEvents'>[]
+  shims: Record<string, EntryOf<'shim'>>
+  targets: Record<string, EntryOf<'target'>>
+  adjusted: EntryOf<'adjusted'>[]
+  walks: EntryOf<'walk'>[]
+  chainLengths: EntryOf<'chainLength'>[]
+  camReads: CamRead[]
   counts: EntryOf<'count'>[]
   moves: EntryOf<'moved'>[]
   camSet: Record<string, EntryOf<'camSet'>>
@@ -53,8 +58,8 @@ export function foldJob({
   for (const entry of live) take(draft, entry, sheet, job)
   const { zero, readings: zeroReadings = [] } = zeros.frames.at(-1) ?? {}
   const { place, half } = crankPlace(draft.rotation, sheet, zero)
-  const { rotation: _rotation, camMarks, valveEvents, ...rest } = draft
-  const timing = readTiming({ sheet, zeros, camMarks, valveEvents, counts: draft.counts })
+  const { rotation: _rotation, ...rest } = draft
+  const timing = readTiming({ sheet, zeros, camReads: draft.camReads, counts: draft.counts })
   const degreeWheel = live.findLast((entry) => entry.kind === 'degreeWheel')?.scale
   return { ...rest, live, struck, degreeWheel, zero, zeroReadings, half, crank: place, timing }
 }
@@ -89,8 +94,12 @@ function startDraft(job: Job, sheet: BuildSheet, sheetId: string, zeros: Zeros):
     zeros,
     rotation: startRotation,
     lash: { found: {}, set: {}, left: {} },
-    camMarks: [],
-    valveEvents: [],
+    shims: {},
+    targets: {},
+    adjusted: [],
+    walks: [],
+    chainLengths: [],
+    camReads: [],
     counts: [],
     moves: [],
     camSet: {},
@@ -123,13 +132,32 @@ function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
     case 'witness':
       return takeRotation(draft, entry, sheet, job)
     case 'camMark':
-      draft.camMarks.push(entry)
-      return noteShaftRead(draft, sheet, entry.shaftId)
     case 'valveEvents':
-      draft.valveEvents.push(entry)
-      return noteShaftRead(draft, sheet, sheet.cams.find(({ id }) => id === entry.camId)?.shaftId)
+    case 'lobeCentre':
+    case 'tdcLift':
+    case 'rocking':
+    case 'camGauge':
+    case 'lobeClock':
+      draft.camReads.push(entry)
+      return noteShaftRead(draft, sheet, shaftOfRead(sheet, entry))
     case 'lash':
       draft.lash[entry.phase][entry.camId] = entry
+      return
+    case 'shim':
+      draft.shims[entry.camId] = entry
+      return
+    case 'target':
+      draft.targets[entry.shaftId] = entry
+      return
+    case 'adjusted':
+      draft.adjusted.push(entry)
+      draft.camReads = draft.camReads.filter(({ phase }) => phase === 'found')
+      return resetTight(draft)
+    case 'walk':
+      draft.walks.push(entry)
+      return
+    case 'chainLength':
+      draft.chainLengths.push(entry)
       return
     case 'camSet':
       draft.camSet[entry.shaftId] = entry
@@ -231,10 +259,8 @@ function takeCoupling(
   const coupling = draft.couplings[couplingId]
   if (!coupling) return
   const behind = new Set(shaftsBehind(sheet, couplingId))
-  draft.camMarks = draft.camMarks.filter(({ phase, shaftId }) => phase === 'found' || !behind.has(shaftId))
-  draft.valveEvents = draft.valveEvents.filter(
-    ({ phase, camId }) =>
-      phase === 'found' || !sheet.cams.some(({ id, shaftId }) => id === camId && behind.has(shaftId)),
+  draft.camReads = draft.camReads.filter(
+    (read) => read.phase === 'found' || !behind.has(shaftOfRead(sheet, read) ?? ''),
   )
   draft.camSet = Object.fromEntries(Object.entries(draft.camSet).filter(([shaftId]) => !behind.has(shaftId)))
   resetTight(draft)
@@ -297,8 +323,7 @@ function forgetLaterReadings(draft: Draft, sheet: BuildSheet, moved: EntryOf<'lo
   const stale = ({ loopId, phase, fromMarkId, toMarkId }: EntryOf<'count'>) =>
     phase !== 'found' && loopId === moved.loopId && (onWheel(fromMarkId) || onWheel(toMarkId))
   draft.counts = draft.counts.filter((count) => !stale(count))
-  draft.camMarks = draft.camMarks.filter(({ phase }) => phase === 'found')
-  draft.valveEvents = draft.valveEvents.filter(({ phase }) => phase === 'found')
+  draft.camReads = draft.camReads.filter(({ phase }) => phase === 'found')
 }
 
 function resetTight(draft: Draft): void {

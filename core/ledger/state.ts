@@ -2,6 +2,7 @@ import type { CamTiming } from '../cams'
 import type { Entry, EntryOf, ItemKind, Phase, WheelScale } from '../model/entry'
 import type { CrankDeg } from '../units'
 import type { Half, Zero, ZeroReading } from '../zero'
+import type { CamRead } from './camWitnesses'
 import type { Zeros } from './zeros'
 
 export interface RegisterItem {
@@ -76,6 +77,15 @@ export interface JobState {
   readonly half: Half
   readonly crank: CrankPlace
   readonly lash: Readonly<Record<Phase, Readonly<Record<string, EntryOf<'lash'>>>>>
+  /** The shim last said to sit under each valve's follower. */
+  readonly shims: Readonly<Record<string, EntryOf<'shim'>>>
+  /** Per shaft, what it is to be set to where that is not the book's. */
+  readonly targets: Readonly<Record<string, EntryOf<'target'>>>
+  readonly adjusted: readonly EntryOf<'adjusted'>[]
+  readonly walks: readonly EntryOf<'walk'>[]
+  readonly chainLengths: readonly EntryOf<'chainLength'>[]
+  /** Readings of the cams that still hold: what is moved since makes the later ones stale. */
+  readonly camReads: readonly CamRead[]
   /** Per shaft and phase: what was read, combined. */
   readonly timing: Readonly<Record<string, Readonly<Partial<Record<Phase, CamTiming>>>>>
   /** Counts that still hold: a loop moved since makes the later ones stale. */

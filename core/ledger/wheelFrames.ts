@@ -1,6 +1,6 @@
 import type { Entry, EntryOf } from '../model/entry'
 
-/** Entries that hold a reading of the degree wheel. */
+/** Entries that hold a reading of the degree wheel, or were made with the crank put by it. */
 export type WheelEntry = EntryOf<
   | 'stopContacts'
   | 'dialPair'
@@ -9,6 +9,10 @@ export type WheelEntry = EntryOf<
   | 'contactAgain'
   | 'camMark'
   | 'valveEvents'
+  | 'lobeCentre'
+  | 'tdcLift'
+  | 'rocking'
+  | 'camGauge'
   | 'turned'
   | 'stands'
 >
@@ -22,6 +26,10 @@ export function isWheelEntry(entry: Entry): entry is WheelEntry {
     case 'contactAgain':
     case 'camMark':
     case 'valveEvents':
+    case 'lobeCentre':
+    case 'tdcLift':
+    case 'rocking':
+    case 'camGauge':
       return true
     case 'turned':
     case 'stands':

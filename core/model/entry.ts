@@ -176,6 +176,12 @@ export const entrySchema = z.discriminatedUnion('kind', [
   }),
   /** The shim that sits under a valve's follower. */
   kind('shim', { camId: idSchema, phase: phaseSchema, sizeMm: z.number().min(0.1).max(30) }),
+  /** A chain or belt measured over so many pitches, pulled lightly. */
+  kind('chainLength', {
+    loopId: idSchema,
+    overPitches: z.number().int().min(1).max(2000),
+    measuredMm: z.number().min(1).max(100_000),
+  }),
   /** An adjuster moved: what it does to the lateness of the cams behind it, crank degrees. */
   kind('adjusted', {
     adjusterId: idSchema,

@@ -5,6 +5,7 @@ import { fixed, formatLateness, formatMm } from '@link-count/core/units'
 import {
   cautionWords,
   couplingName,
+  hourWords,
   itemSentence,
   itemWords,
   placesWords,
@@ -93,8 +94,32 @@ export function entryWords(entry: Entry, sheet: BuildSheet, entries: readonly En
       return `Cam mark ${phases[entry.phase]}, wheel ${wheel(entry.wheelDeg, 2)}${entry.approach === 'against' ? ', came to it backwards' : ''}`
     case 'valveEvents':
       return `${nameOf(sheet.cams, entry.camId)} ${phases[entry.phase]}: opens at wheel ${wheel(entry.opensWheelDeg, 1)}, closes at ${wheel(entry.closesWheelDeg, 1)}`
+    case 'lobeCentre':
+      return `${nameOf(sheet.cams, entry.camId)} ${phases[entry.phase]}: lobe centre from ${entry.pairs.length} ${entry.pairs.length === 1 ? 'height' : 'heights'}`
+    case 'tdcLift':
+      return `${nameOf(sheet.cams, entry.camId)} ${phases[entry.phase]}: ${formatMm(entry.liftMm)} at overlap TDC`
+    case 'rocking':
+      return `Rocking ${phases[entry.phase]}, cylinder ${nameOf(sheet.cylinders, entry.cylinderId)}: ${
+        entry.read.by === 'lifts'
+          ? `inlet ${formatMm(entry.read.inletMm)}, exhaust ${formatMm(entry.read.exhaustMm)}`
+          : `alike at wheel ${wheel(entry.read.wheelDeg, 1)}`
+      }`
+    case 'camGauge':
+      return `${nameOf(sheet.shafts, entry.shaftId)} ${phases[entry.phase]}: ${entry.what} ${formatMm(Math.abs(entry.offMm))} ${entry.offMm < 0 ? 'early' : 'late'} at ${formatMm(entry.radiusMm)}`
+    case 'lobeClock':
+      return `${nameOf(sheet.cams, entry.camId)} ${phases[entry.phase]}: points to ${hourWords(entry.hour)} at ${fixed(entry.crankDeg, 0)}°, from the timing side`
     case 'lash':
-      return `Lash ${phases[entry.phase]}, ${nameOf(sheet.cams, entry.camId)}: ${formatMm(entry.gapMm)}`
+      return `Lash ${phases[entry.phase]}, ${nameOf(sheet.cams, entry.camId)}: ${formatMm(entry.gapMm)}${entry.noGoMm === undefined ? '' : ` goes, ${formatMm(entry.noGoMm)} does not`}`
+    case 'shim':
+      return `Shim ${phases[entry.phase]}, ${nameOf(sheet.cams, entry.camId)}: ${formatMm(entry.sizeMm)}`
+    case 'chainLength':
+      return `${nameOf(sheet.loops, entry.loopId)} measured: ${formatMm(entry.measuredMm)} over ${entry.overPitches} pitches`
+    case 'adjusted':
+      return `Moved: ${entry.words}`
+    case 'target':
+      return `${nameOf(sheet.shafts, entry.shaftId)} to be set ${formatLateness(entry.latenessDeg)}: ${entry.reason}`
+    case 'walk':
+      return `At ${fixed(entry.crankDeg, 0)}°, ${entry.what} of cylinder ${nameOf(sheet.cylinders, entry.cylinderId)}: ${entry.saw === 'asExpected' ? 'as it should be' : 'otherwise'}`
     case 'count':
       return `Counted ${phases[entry.phase]} on the ${entry.run} run: ${entry.counted}`
     case 'moved':

@@ -2,17 +2,12 @@ import type { CamTiming } from '@link-count/core/cams'
 import { fixed, formatLateness } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 import { Figure } from '../Figure'
-
-const kinds = {
-  camMark: 'Cam mark against the crank',
-  valveEvents: 'Opening and closing',
-  count: 'Count of the tight run',
-}
+import { camWayWords } from '../wording'
 
 /** A camshaft's lateness, to be opened: each witness with its own ±. */
 export function TimingFigure({ timing, view }: { readonly timing: CamTiming; readonly view: Pick<JobView, 'state'> }) {
   const value = formatLateness(timing.latenessDeg)
-  const plusMinus = `${fixed(2 * timing.sigmaDeg, 1)}°`
+  const plusMinus = `${fixed(timing.plusMinusDeg, 1)}°`
   return (
     <Figure
       opened={{
@@ -27,7 +22,7 @@ export function TimingFigure({ timing, view }: { readonly timing: CamTiming; rea
               .join(' and ') ?? ''
           const misfit = timing.misfits.some((one) => one.entryId === entryId) ? ', does not fit' : ''
           return {
-            label: `${kinds[kind]} (${typed})`,
+            label: `${camWayWords[kind]} (${typed})`,
             value: `${formatLateness(latenessDeg)} ± ${fixed(2 * sigmaDeg, 1)}°${misfit}`,
           }
         }),

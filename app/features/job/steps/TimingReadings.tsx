@@ -1,17 +1,31 @@
-import { Button, NativeSelect, SegmentedControl } from '@mantine/core'
+import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { correctByTeeth } from '@link-count/core/cams'
 import { ratioOfShaft, walkDrive } from '@link-count/core/drive'
-import { camMarkLateness, latenessOfEvents } from '@link-count/core/ledger'
+import { camMarkLateness } from '@link-count/core/ledger'
 import type { Approach, Phase, Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatDeg, formatLateness } from '@link-count/core/units'
-import { useDraft, useWheelField, WheelInput } from '../../../ui/fields'
-import { handWords, sideName } from '../../../ui/wording'
+import { useWheelField, WheelInput } from '../../../ui/fields'
+import { camWayWords, handWords, sideName } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { moveWords } from '../moveWords'
 import { TimingFigure } from '../../../ui/job'
+import { CentreWay } from './cam/CentreWay'
+import { ClockWay } from './cam/ClockWay'
+import { EventsWay } from './cam/EventsWay'
+import { GaugeWay } from './cam/GaugeWay'
+import { RockingWay, TdcLiftWay } from './cam/LiftWays'
 import { CountPanel } from './CountPanel'
+
+const ways = [
+  { kind: 'valveEvents', Way: EventsWay },
+  { kind: 'lobeCentre', Way: CentreWay },
+  { kind: 'tdcLift', Way: TdcLiftWay },
+  { kind: 'rocking', Way: RockingWay },
+  { kind: 'camGauge', Way: GaugeWay },
+  { kind: 'lobeClock', Way: ClockWay },
+] as const
 
 /** The ways one camshaft is read, each a witness: its mark against the crank, the count, an opening and a closing. */
 export function TimingReadings({
@@ -41,9 +55,11 @@ export function TimingReadings({
           <CountPanel step={step} />
         </Section>
       )}
-      <Section title="An opening and a closing" done={has('valveEvents')} open={false}>
-        <Events step={step} phase={phase} />
-      </Section>
+      {ways.map(({ kind, Way }) => (
+        <Section key={kind} title={camWayWords[kind]} done={has(kind)} open={false}>
+          <Way step={step} shaft={shaft} phase={phase} />
+        </Section>
+      ))}
       {timing && sheet.cycleDeg === 720 && view.state.crank.deg === undefined && (
         <p className="soft">
           The half of the cycle is not known, so a cam half a turn out would read the same here: see Which TDC.
@@ -176,79 +192,6 @@ function CamMark({ step, shaft, phase }: { step: Step; shaft: Shaft; phase: Phas
       )}
       <Button variant="filled" onClick={write}>
         Write it down
-      </Button>
-    </div>
-  )
-}
-
-function Events({ step, phase }: { step: Step; phase: Phase }) {
-  const { view, say } = useBench()
-  const { state, sheet, job } = view
-  const chosen = useDraft(`${job.id}:${step.id}:event-cam`, sheet.cams[0]?.id ?? '')
-  const opens = useWheelField(`${job.id}:${step.id}:opens`, state.degreeWheel)
-  const closes = useWheelField(`${job.id}:${step.id}:closes`, state.degreeWheel)
-  const cam = sheet.cams.find(({ id }) => id === chosen.text) ?? sheet.cams[0]
-  const { zero } = state
-  if (!zero || !cam) return <p>Find true TDC first; a reading of the wheel means nothing before.</p>
-  const read =
-    opens.value === undefined || closes.value === undefined
-      ? undefined
-      : {
-          camId: cam.id,
-          opensWheelDeg: opens.value,
-          closesWheelDeg: closes.value,
-        }
-  const lateness = read && latenessOfEvents(sheet, zero, read)
-  const lift = cam.checkingLiftMm
-  const write = () => {
-    opens.ask()
-    closes.ask()
-    if (!read) return
-    const typed = [
-      { field: 'opens', text: opens.text },
-      { field: 'closes', text: closes.text },
-    ]
-    void say({
-      kind: 'valveEvents',
-      ...read,
-      phase,
-      ...(lift ? { checkingLiftMm: lift.value } : {}),
-      typed,
-      stepId: step.id,
-    })
-    opens.drop()
-    closes.drop()
-  }
-  return (
-    <div className="stack">
-      <NativeSelect
-        label="Valve"
-        value={cam.id}
-        onChange={(event) => chosen.setText(event.currentTarget.value)}
-        data={sheet.cams.map(({ id, name }) => ({ value: id, label: name }))}
-      />
-      <p className="soft">
-        {lift
-          ? `At the book’s checking lift of ${lift.typed}.`
-          : 'The sheet gives no checking lift: read at the lift the book means.'}
-        {!cam.opensDeg && ' The sheet has no opening and closing for this valve, so nothing can be said of it yet.'}
-      </p>
-      <WheelInput field={opens} scale={state.degreeWheel} label="Opens: the degree wheel reads" onEnter={write} />
-      <WheelInput field={closes} scale={state.degreeWheel} label="Closes: the degree wheel reads" onEnter={write} />
-      {lateness && (
-        <p>
-          Phase <span className="reading">{formatLateness(lateness.phaseDeg)}</span>, duration{' '}
-          <span className="reading">
-            {lateness.durationDeg >= 0 ? '+' : ''}
-            {lateness.durationDeg.toFixed(1)}°
-          </span>{' '}
-          <span className="soft">
-            (opens {formatLateness(lateness.opensLateDeg)}, closes {formatLateness(lateness.closesLateDeg)})
-          </span>
-        </p>
-      )}
-      <Button variant="default" onClick={write}>
-        Write both down
       </Button>
     </div>
   )

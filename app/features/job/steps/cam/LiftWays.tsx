@@ -1,0 +1,82 @@
+import { SegmentedControl } from '@mantine/core'
+import type { Phase, Shaft } from '@link-count/core/model'
+import type { Step } from '@link-count/core/runSheet'
+import { LengthInput, useDraft, useLengthField, useWheelField, WheelInput } from '../../../../ui/fields'
+import { camWayWords } from '../../../../ui/wording'
+import { useBench } from '../../JobContext'
+import { useLobeChoice } from './useLobeChoice'
+import { WayFoot } from './WayFoot'
+
+interface WayProps {
+  readonly step: Step
+  readonly shaft: Shaft
+  readonly phase: Phase
+}
+
+/** Lift of one valve with the crank at overlap TDC. */
+export function TdcLiftWay({ step, shaft, phase }: WayProps) {
+  const { job } = useBench().view
+  const key = `${job.id}:${step.id}:${shaft.id}`
+  const { cam, choice } = useLobeChoice(`${key}:tdc-cam`, shaft)
+  const lift = useLengthField(`${key}:tdc-lift`)
+  if (!cam) return <p>The build sheet has no lobe on this camshaft.</p>
+  const read = lift.value && ({ kind: 'tdcLift', camId: cam.id, phase, liftMm: lift.value.value } as const)
+  return (
+    <div className="stack">
+      <p>With the crank at overlap TDC, both valves a little open: how far is this one off its seat?</p>
+      {choice}
+      <LengthInput field={lift} label="Lift at overlap TDC" />
+      <WayFoot way={camWayWords.tdcLift} step={step} read={read} fields={{ lift }} />
+    </div>
+  )
+}
+
+/** Both valves of a cylinder at overlap: their lifts, or the wheel where they stand alike. */
+export function RockingWay({ step, shaft, phase }: WayProps) {
+  const { state, sheet, job } = useBench().view
+  const key = `${job.id}:${step.id}:${shaft.id}`
+  const by = useDraft(`${key}:rocking-by`, 'lifts')
+  const inlet = useLengthField(`${key}:rocking-inlet`)
+  const exhaust = useLengthField(`${key}:rocking-exhaust`)
+  const equal = useWheelField(`${key}:rocking-equal`, state.degreeWheel)
+  const cylinderId = sheet.cams.find(({ shaftId }) => shaftId === shaft.id)?.cylinderId
+  if (!cylinderId) return <p>The build sheet has no lobe on this camshaft.</p>
+  const read =
+    by.text === 'lifts'
+      ? inlet.value &&
+        exhaust.value &&
+        ({
+          kind: 'rocking',
+          cylinderId,
+          phase,
+          read: { by: 'lifts', inletMm: inlet.value.value, exhaustMm: exhaust.value.value },
+        } as const)
+      : equal.value === undefined
+        ? undefined
+        : ({ kind: 'rocking', cylinderId, phase, read: { by: 'equal', wheelDeg: equal.value } } as const)
+  return (
+    <div className="stack">
+      <SegmentedControl
+        aria-label="Rocking read by"
+        value={by.text}
+        onChange={by.setText}
+        data={[
+          { value: 'lifts', label: 'Both lifts at TDC' },
+          { value: 'equal', label: 'Where both are alike' },
+        ]}
+      />
+      {by.text === 'lifts' ? (
+        <>
+          <LengthInput field={inlet} label="Inlet lift at overlap TDC" />
+          <LengthInput field={exhaust} label="Exhaust lift at overlap TDC" />
+          <WayFoot way={camWayWords.rocking} step={step} read={read} fields={{ inlet, exhaust }} />
+        </>
+      ) : (
+        <>
+          <WheelInput field={equal} scale={state.degreeWheel} label="Both stand alike: the degree wheel reads" />
+          <WayFoot way={camWayWords.rocking} step={step} read={read} fields={{ equal }} />
+        </>
+      )}
+    </div>
+  )
+}

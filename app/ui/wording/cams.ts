@@ -1,0 +1,38 @@
+import type { NotSaid, TimingWitness } from '@link-count/core/cams'
+import { fixed } from '@link-count/core/units'
+
+/** The ways a camshaft is read. */
+export const camWayWords: Record<TimingWitness['kind'], string> = {
+  camMark: 'Cam mark against the crank',
+  valveEvents: 'Opening and closing',
+  count: 'Count of the tight run',
+  lobeCentre: 'Lobe centre, equal lifts',
+  tdcLift: 'Lift at overlap TDC',
+  rocking: 'Both valves rocking',
+  camGauge: 'Pin, slot or flat',
+  lobeClock: 'Lobe as a clock face',
+}
+
+/** Why a reading says nothing of lateness yet, and what would change that. */
+export const notSaidWords: Record<NotSaid, string> = {
+  noZero: 'Find true TDC first; a reading of the wheel means nothing before.',
+  noSpec: 'The sheet does not say what this valve should do, so nothing can be said of it yet.',
+  noProfile:
+    'Read at another lift than the book’s, or off its events: that needs the lobe, so its top lift and openings, or a lift table.',
+  outsideLobe: 'The lobe has no such lift there: check the figure.',
+  twoCamshafts: 'Inlet and exhaust stand on two camshafts: rocking alone cannot tell which of them is off.',
+  noClock: 'The sheet does not say where this lobe points at full lift.',
+  noRadius: 'It cannot be worked out from that radius.',
+}
+
+/** A clock face to the quarter hour: "half past 9". */
+export function hourWords(hour: number): string {
+  const quarters = Math.round(hour * 4) % 48
+  const whole = Math.floor(quarters / 4) || 12
+  return (
+    ['', 'quarter past ', 'half past ', 'quarter to '][quarters % 4] +
+    String(quarters % 4 === 3 ? (whole % 12) + 1 : whole)
+  )
+}
+
+export const signedDeg = (deg: number, decimals = 1) => `${deg < 0 ? '−' : '+'}${fixed(Math.abs(deg), decimals)}°`
