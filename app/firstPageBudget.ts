@@ -10,8 +10,10 @@ export function firstPageBudget(mostBytes: number): Plugin {
       const entry = chunks.find(({ isEntry }) => isEntry)
       const byName = new Map(chunks.map((chunk) => [chunk.fileName, chunk]))
       const wanted = new Set<string>()
-      // The workshop is the first page: its lazily loaded part counts too.
-      const first = chunks.filter(({ facadeModuleId }) => facadeModuleId?.includes('features/workshop/'))
+      // The workshop is the first page; its dialogs load when they are opened.
+      const first = chunks.filter(({ facadeModuleId }) =>
+        facadeModuleId?.endsWith('features/workshop/WorkshopPage.tsx'),
+      )
       const queue = [entry, ...first].flatMap((chunk) => chunk?.fileName ?? [])
       for (let name = queue.pop(); name !== undefined; name = queue.pop()) {
         if (wanted.has(name)) continue

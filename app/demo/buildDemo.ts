@@ -160,6 +160,16 @@ function sheetOf(engine: DemoEngine): BuildSheet {
         ? { ...mark, meets }
         : { ...mark, meets, pointsAtDeg: trusted(text, read(parseDirection(text))) }
     }),
+    ...(engine.school ? { school: engine.school } : {}),
+    adjusters: [
+      ...base.adjusters,
+      ...Object.entries(engine.hubs ?? {}).map(([memberId, positions]) => ({
+        id: `hub-${memberId}`,
+        kind: 'hub' as const,
+        memberId,
+        positions,
+      })),
+    ],
     cams: base.cams.map((cam) => {
       const [opens, closes] = engine[cam.valve] ?? []
       const lash = engine.lash?.[cam.valve === 'inlet' ? 0 : 1]
@@ -168,7 +178,12 @@ function sheetOf(engine: DemoEngine): BuildSheet {
         ...cam,
         ...(opens === undefined ? {} : { opensDeg: deg(opens) }),
         ...(closes === undefined ? {} : { closesDeg: deg(closes) }),
-        ...lengths({ checkingLiftMm: engine.checkingLift, lashMm: lash }),
+        ...lengths({
+          checkingLiftMm: engine.checkingLift,
+          lashMm: lash,
+          topLiftMm: engine.topLift?.[cam.valve === 'inlet' ? 0 : 1],
+        }),
+        ...(engine.fullLiftClock ? { fullLiftClock: deg(engine.fullLiftClock[cam.valve === 'inlet' ? 0 : 1]) } : {}),
       }
     }),
   }

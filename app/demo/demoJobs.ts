@@ -42,6 +42,19 @@ const lash = (phase: 'found' | 'left', texts: readonly string[]): EntryDraft[] =
   ...done(phase === 'found' ? 'lashFound' : 'lashLeft'),
 ]
 
+const valveEvents = (phase: Phase, camId: string, opensWheelDeg: number, closesWheelDeg: number): EntryDraft => ({
+  kind: 'valveEvents',
+  camId,
+  phase,
+  opensWheelDeg,
+  closesWheelDeg,
+  checkingLiftMm: 0.5,
+  typed: [
+    { field: 'opens', text: String(opensWheelDeg) },
+    { field: 'closes', text: String(closesWheelDeg) },
+  ],
+})
+
 const contacts = (firstDeg: number, secondDeg: number): EntryDraft => ({
   kind: 'stopContacts',
   cylinderId: CYL,
@@ -223,8 +236,11 @@ export const demoJobs: readonly DemoJob[] = [
       ...lash('found', ['0.25 mm', '0.30 mm', '0.25 mm', '0.35 mm', '0.25 mm', '0.30 mm', '0.30 mm', '0.30 mm']),
       ...zero(1, [322, 30]),
       ...half(356, 'thumb', 'lobes'),
-      camMark('found', 0, 'exhaust-cam', 'mark-exhaust-sprocket'),
-      camMark('found', 1, 'inlet-cam', 'mark-inlet-sprocket'),
+      camMark('found', 2.5, 'exhaust-cam', 'mark-exhaust-sprocket'),
+      camMark('found', 0.5, 'inlet-cam', 'mark-inlet-sprocket'),
+      valveEvents('found', 'cam-1-exhaust', 128.5, 18.5),
+      valveEvents('found', 'cam-1-inlet', 346.5, 232.5),
+      { kind: 'chainLength', loopId: 'upper', overPitches: 20, measuredMm: 191.3 },
       ...done('asFound-exhaust-cam', 'asFound-inlet-cam'),
       ...[
         'poseChainOff-lower',
@@ -242,12 +258,12 @@ export const demoJobs: readonly DemoJob[] = [
       })),
       turned(360),
       turned(360),
-      camMark('left', 0.2, 'exhaust-cam', 'mark-exhaust-sprocket'),
-      camMark('left', 1.2, 'inlet-cam', 'mark-inlet-sprocket'),
+      camMark('left', 2.6, 'exhaust-cam', 'mark-exhaust-sprocket'),
+      camMark('left', 0.3, 'inlet-cam', 'mark-inlet-sprocket'),
       ...['exhaust-cam', 'inlet-cam'].map((shaftId, n): EntryDraft => ({
         kind: 'deviation',
         shaftId,
-        latenessDeg: n === 0 ? 4.2 : 5.2,
+        latenessDeg: n === 0 ? 6.6 : 4.3,
         reason: 'worn chains, within half a tooth; new ones are ordered',
       })),
       ...done('twoTurns-lower-upper'),

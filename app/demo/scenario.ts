@@ -66,6 +66,12 @@ export interface DemoEngine {
   readonly inlet?: readonly [opens: number, closes: number]
   readonly exhaust?: readonly [opens: number, closes: number]
   readonly checkingLift?: string
+  readonly topLift?: readonly [inlet: string, exhaust: string]
+  /** Where the lobes point at full lift, hours seen from the timing side. */
+  readonly fullLiftClock?: readonly [inlet: number, exhaust: number]
+  /** Places to the turn of hubs, by wheel. */
+  readonly hubs?: Readonly<Record<string, number>>
+  readonly school?: 'roadDiesel' | 'marine'
   readonly lash?: readonly [inlet: string, exhaust: string]
   readonly tolerance?: number
 }
@@ -257,6 +263,9 @@ export const demoEngines: readonly DemoEngine[] = [
     inlet: [14, 52],
     exhaust: [54, 16],
     checkingLift: '0.5 mm',
+    topLift: ['8.4 mm', '8.2 mm'],
+    fullLiftClock: [5, 7],
+    hubs: { 'exhaust-sprocket': 25, 'inlet-sprocket': 25 },
     lash: ['0.25 mm', '0.3 mm'],
     tolerance: 2,
   },

@@ -17,7 +17,7 @@ import '@mantine/core/styles/Checkbox.css'
 import '@mantine/core/styles/SegmentedControl.css'
 import '../ui/theme.css'
 import '../ui/parts.css'
-import { createTheme, MantineProvider, Modal, SegmentedControl, Button, Checkbox } from '@mantine/core'
+import { createTheme, MantineProvider } from '@mantine/core'
 import { lazy, Suspense } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { ErrorBoundary } from './ErrorBoundary'
@@ -31,15 +31,14 @@ const JobPage = lazy(() => import('../features/job/JobPage'))
 const PaperPage = lazy(() => import('../features/paper/PaperPage'))
 const CardPage = lazy(() => import('../features/card/CardPage'))
 
+// Plain data: naming the components here would put all of them on the first page.
 const theme = createTheme({
   respectReducedMotion: true,
   components: {
-    Button: Button.extend({ defaultProps: { variant: 'default' } }),
-    Modal: Modal.extend({
-      defaultProps: { transitionProps: { duration: 0 }, overlayProps: { backgroundOpacity: 0.6 } },
-    }),
-    SegmentedControl: SegmentedControl.extend({ defaultProps: { transitionDuration: 0, withItemsBorders: false } }),
-    Checkbox: Checkbox.extend({ defaultProps: { size: 'md' } }),
+    Button: { defaultProps: { variant: 'default' } },
+    Modal: { defaultProps: { transitionProps: { duration: 0 }, overlayProps: { backgroundOpacity: 0.6 } } },
+    SegmentedControl: { defaultProps: { transitionDuration: 0, withItemsBorders: false } },
+    Checkbox: { defaultProps: { size: 'md' } },
   },
 })
 

@@ -1,3 +1,4 @@
 export * from './parseFile'
 export * from './mergeRecords'
 export * from './writeFile'
+export * from './liftTable'

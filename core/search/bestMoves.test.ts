@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { runSearch, searchMoves, type CamToSet, type Mover, type MoveProblem } from '.'
+import { moveToDo, runSearch, searchMoves, type CamToSet, type Mover, type MoveProblem } from '.'
 
 const teeth = (places: number, mostSteps?: number): Mover => ({
   id: 'tooth',
@@ -16,7 +16,7 @@ const keys = (...laterDeg: number[]): Mover => ({
 const slots = (mostDeg: number): Mover => ({ id: 'slots', effort: 1, by: { kind: 'range', mostDeg } })
 const cam = (latenessDeg: number, ...movers: Mover[]): CamToSet => ({ id: 'cam', latenessDeg, weight: 1, movers })
 const one = (...cams: CamToSet[]): MoveProblem => ({ cams, shared: [], cycleDeg: 720, best: 5 })
-const bestOf = (problem: MoveProblem) => runSearch(problem)[0]
+const bestOf = (problem: MoveProblem) => runSearch(problem).nearest[0]
 
 describe('check values', () => {
   // Handbook 9, independently computed: z 40 and m 17 at 1/2 step by 18/17 = 1.0588° at the finest.
@@ -140,9 +140,28 @@ test('thousands of small cases: as good as going through every combination, and 
 
 test('the best few are in order and all different; it can be stopped half way', () => {
   const problem = one(cam(7, teeth(40), hub(17), keys(-2, 2)), { ...cam(-5, teeth(40), hub(17)), id: 'other' })
-  const found = runSearch(problem)
+  const found = runSearch(problem).nearest
   expect(found).toHaveLength(5)
   expect(found.map(({ misses }) => misses)).toEqual([...found.map(({ misses }) => misses)].sort((a, b) => a - b))
   expect(new Set(found.map((set) => JSON.stringify(set.cams.map(({ moves }) => moves)))).size).toBe(5)
   expect(searchMoves(problem).next()).toEqual({ done: false, value: { done: 1, total: 2 } })
+})
+
+describe('the one to do', () => {
+  const found = runSearch(one(cam(4.1, teeth(27), hub(25))))
+  test('within the limit the least trouble, though another way comes nearer', () => {
+    const done = moveToDo(found, 2)
+    expect(Math.abs(done?.cams[0]?.leftoverDeg ?? 9)).toBeLessThanOrEqual(2)
+    expect(done?.effort).toBeLessThan(found.nearest[0]?.effort ?? 0)
+  })
+  test('without a limit, or where nothing keeps to it, the nearest of all', () => {
+    expect(moveToDo(found, undefined)).toBe(found.nearest[0])
+    expect(moveToDo(found, 0)).toBe(found.nearest[0])
+  })
+  test('less trouble always leaves more; the least is to leave it, the last the nearest', () => {
+    const { front, nearest } = found
+    expect(front[0]).toMatchObject({ effort: 0, cams: [{ moves: [] }] })
+    expect(front.at(-1)?.misses).toBeCloseTo(nearest[0]?.misses ?? NaN, 9)
+    for (const [i, set] of front.entries()) expect(set.misses).toBeLessThan(front[i - 1]?.misses ?? Infinity)
+  })
 })

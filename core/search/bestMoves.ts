@@ -44,6 +44,13 @@ export interface MoveSet {
   readonly effort: number
 }
 
+export interface FoundMoves {
+  /** The best few by what is left, the nearest first. */
+  readonly nearest: readonly MoveSet[]
+  /** Every set that nothing else beats in both: with less trouble more is left. The least trouble first. */
+  readonly front: readonly MoveSet[]
+}
+
 export interface Progress {
   readonly done: number
   readonly total: number
@@ -62,38 +69,38 @@ interface Candidate {
 /** The moves that leave least over all cams together, and of those that leave the same, the least trouble; the best few of them. It is the optimum:
  *  for every shared move each cam's own moves are gone through whole, and the cams then only add up. Yields how far it has come; to stop, do
  *  not step it again. Source: exhaustive search, with the k smallest sums of sorted lists. */
-export function* searchMoves(problem: MoveProblem): Generator<Progress, readonly MoveSet[]> {
+export function* searchMoves(problem: MoveProblem): Generator<Progress, FoundMoves> {
   const { cams, cycleDeg, best } = problem
   const sharedSets = product(problem.shared.map(({ mover }) => movesOf(mover, cycleDeg)))
   const total = Math.max(1, sharedSets.length * cams.length)
   let done = 0
-  let found: MoveSet[] = []
+  let nearest: MoveSet[] = []
+  let front: MoveSet[] = []
   for (const shared of sharedSets) {
     const sharedEffort = problem.shared.reduce((sum, { mover }, i) => sum + effortOf(mover, shared[i] as Move), 0)
     const lists: Candidate[][] = []
+    const fronts: Candidate[][] = []
     for (const cam of cams) {
       const given = problem.shared.reduce(
         (sum, { camIds }, i) => (camIds.includes(cam.id) ? sum + (shared[i]?.laterDeg ?? 0) : sum),
         0,
       )
-      lists.push(bestOfCam(cam, cam.latenessDeg + given, cycleDeg, best))
+      const own = bestOfCam(cam, cam.latenessDeg + given, cycleDeg, best)
+      lists.push(own.kept)
+      fronts.push(own.front)
       done++
       yield { done, total }
     }
-    const sums = smallestSums(lists, best)
-    found = [
-      ...found,
-      ...sums.map((one): MoveSet => ({
-        shared: shared.filter(({ laterDeg }) => laterDeg !== 0),
-        cams: one.map(({ moves, leftoverDeg }, i) => ({ id: cams[i]?.id ?? '', moves, leftoverDeg })),
-        misses: one.reduce((sum, { misses }) => sum + misses, 0),
-        effort: sharedEffort + one.reduce((sum, { effort }) => sum + effort, 0),
-      })),
-    ]
-      .sort(byWorth)
-      .slice(0, best)
+    const setOf = (one: readonly Candidate[]): MoveSet => ({
+      shared: shared.filter(({ laterDeg }) => laterDeg !== 0),
+      cams: one.map(({ moves, leftoverDeg }, i) => ({ id: cams[i]?.id ?? '', moves, leftoverDeg })),
+      misses: sumOf(one).misses,
+      effort: sharedEffort + sumOf(one).effort,
+    })
+    nearest = [...nearest, ...smallestSums(lists, best).map(setOf)].sort(byWorth).slice(0, best)
+    front = unbeaten([...front, ...frontOfSums(fronts).map(setOf)])
   }
-  return found
+  return { nearest, front }
 }
 
 const byWorth = (a: { misses: number; effort: number }, b: { misses: number; effort: number }) =>
@@ -125,11 +132,12 @@ function product<T>(lists: readonly (readonly T[])[]): T[][] {
 }
 
 /** The best few ways of setting one cam that reads so late, the least left over first, then the least trouble. */
-function bestOfCam(cam: CamToSet, lateDeg: number, cycleDeg: number, best: number): Candidate[] {
+function bestOfCam(cam: CamToSet, lateDeg: number, cycleDeg: number, best: number) {
   const fixed = cam.movers.filter(({ by }) => by.kind !== 'range')
   const ranges = cam.movers.filter(({ by }) => by.kind === 'range')
   const lists = fixed.map((mover) => movesOf(mover, cycleDeg).map((move) => ({ move, effort: effortOf(mover, move) })))
   const kept: Candidate[] = []
+  const front: Candidate[] = []
   const chosen: Move[] = []
   const go = (at: number, laterDeg: number, effort: number) => {
     if (at < lists.length) {
@@ -151,17 +159,21 @@ function bestOfCam(cam: CamToSet, lateDeg: number, cycleDeg: number, best: numbe
       slid.push({ moverId: id, amount: slide, laterDeg: slide })
     }
     const misses = cam.weight * leftoverDeg ** 2
+    const cost = effort + slides
     const last = kept.at(-1)
-    if (kept.length >= best && last && byWorth(last, { misses, effort: effort + slides }) <= 0) return
-    insert(kept, best, {
-      moves: [...chosen.slice(0, lists.length).filter(({ amount }) => amount !== 0), ...slid],
-      leftoverDeg,
-      misses,
-      effort: effort + slides,
-    })
+    const near = kept.length < best || !last || byWorth(last, { misses, effort: cost }) > 0
+    const free = !front.some((one) => one.effort <= cost && one.misses <= misses + SAME)
+    if (!near && !free) return
+    const moves = [...chosen.slice(0, lists.length).filter(({ amount }) => amount !== 0), ...slid]
+    const candidate = { moves, leftoverDeg, misses, effort: cost }
+    if (near) insert(kept, best, candidate)
+    if (free) {
+      const stays = front.filter((one) => !(cost <= one.effort && misses <= one.misses))
+      front.splice(0, front.length, ...stays, candidate)
+    }
   }
   go(0, 0, 0)
-  return kept
+  return { kept, front }
 }
 
 function insert(kept: Candidate[], best: number, one: Candidate): void {
@@ -190,8 +202,36 @@ const sumOf = (candidates: readonly Candidate[]) => ({
   effort: candidates.reduce((sum, one) => sum + one.effort, 0),
 })
 
+const frontOfSums = (fronts: readonly (readonly Candidate[])[]): Candidate[][] =>
+  fronts.reduce<Candidate[][]>(
+    (so, list) =>
+      unbeaten(so.flatMap((head) => list.map((one) => [...head, one])).map((all) => ({ all, ...sumOf(all) }))).map(
+        ({ all }) => all,
+      ),
+    [[]],
+  )
+
+/** Those that no other beats in both what is left and trouble, the least trouble first. */
+function unbeaten<T extends { readonly misses: number; readonly effort: number }>(all: readonly T[]): T[] {
+  const sorted = [...all].sort((a, b) => a.effort - b.effort || a.misses - b.misses)
+  let least = Infinity
+  return sorted.filter(({ misses }) => {
+    if (misses >= least - SAME) return false
+    least = misses
+    return true
+  })
+}
+
+/** The one to do: the least trouble that leaves every cam within a limit; where none does, or there is no limit, the nearest of all. */
+export function moveToDo({ nearest, front }: FoundMoves, withinDeg: number | undefined): MoveSet | undefined {
+  const within = front.find(
+    ({ cams }) => withinDeg !== undefined && cams.every(({ leftoverDeg }) => Math.abs(leftoverDeg) <= withinDeg),
+  )
+  return within ?? nearest[0]
+}
+
 /** Steps a search to its end at once. */
-export function runSearch(problem: MoveProblem): readonly MoveSet[] {
+export function runSearch(problem: MoveProblem): FoundMoves {
   const search = searchMoves(problem)
   for (;;) {
     const step = search.next()

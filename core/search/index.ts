@@ -1,1 +1,2 @@
 export * from './bestMoves'
+export * from './movesOfJob'

@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import { otherSide, type Side } from '@link-count/core/units'
 
-export type BenchView = 'face' | 'wheel'
+export type BenchView = 'face' | 'wheel' | 'valves'
 
 /** What is only on the screen: the side stood at, which drawing is up, bench mode. */
 export const screenSlice = createSlice({

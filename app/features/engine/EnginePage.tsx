@@ -14,6 +14,7 @@ import { useWorkshop } from '../../ui/WorkshopContext'
 import { formatDate, stepTitle } from '../../ui/wording'
 import { SheetEditorProvider } from './SheetEditor'
 import {
+  AdjustersSection,
   CamsSection,
   CrankSection,
   CylindersSection,
@@ -86,6 +87,7 @@ function EngineSheet({ engine }: { engine: Engine }) {
             ) : (
               sheet.members.length > 0 && <DrivePartsSection />
             )}
+            {sheet.cams.length > 0 && <AdjustersSection />}
             {sheet.cams.length > 0 && <CamsSection />}
           </div>
           <aside className="engine-side" aria-label="Drive and jobs">

@@ -1,11 +1,11 @@
 import { Button, SegmentedControl } from '@mantine/core'
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useParams } from 'react-router'
 import { markSeat } from '@link-count/core/drive'
 import { lastLive } from '@link-count/core/ledger'
-import type { CountRule, EntryDraft } from '@link-count/core/model'
+import type { BuildSheet, CountRule, EntryDraft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { screenSlice } from '../../domain/screen'
+import { screenSlice, type BenchView } from '../../domain/screen'
 import { selectJobView, type JobView } from '../../domain/views'
 import { say as sayInJob } from '../../domain/writes'
 import { makeDrawnCrank, useAppDispatch, useAppSelector } from '../../store'
@@ -42,6 +42,8 @@ import './ledger.css'
 import './benchMode.css'
 import './narrow.css'
 
+const ValvesView = lazy(() => import('./bench/ValvesView'))
+
 /** The bench: the sheet, the living drawing, the strip, the guard. */
 export default function JobPage() {
   const { jobId = '' } = useParams()
@@ -76,7 +78,7 @@ function JobBench({ view }: { view: JobView }) {
 
   const bench: Bench = { view, side: screen.side, drawn, say, showStep: setChosenId }
   const counted = useCountedOnFace(view, shown?.step)
-  const { setBenchMode, flip, otherView } = useScreenActions()
+  const { setBenchMode, flip, otherView } = useScreenActions(sheet)
   useBenchKeys(drawn, sheet.cycleDeg, {
     flip,
     otherView,
@@ -90,6 +92,8 @@ function JobBench({ view }: { view: JobView }) {
     },
     leave: () => setBenchMode(false),
   })
+  const views = viewsOf(sheet)
+  const shownView = views.includes(screen.view) ? screen.view : (views[0] ?? 'wheel')
   const at = steps.findIndex(({ step }) => step.id === shownId)
   const target = shown && targetOfStep(shown.step, view)
   return (
@@ -154,22 +158,21 @@ function JobBench({ view }: { view: JobView }) {
                 {shown?.status.outcome === 'open' && target && <TurnTo target={target} />}
                 {!target && <TurnedButton />}
               </div>
-              {sheet.loops.length + sheet.couplings.length > 0 && (
+              {views.length > 1 && (
                 <SegmentedControl
                   className="view-choice"
                   aria-label="Drawing"
-                  value={screen.view}
+                  value={shownView}
                   onChange={(value) => dispatch(screenSlice.actions.viewChosen(value as 'face'))}
-                  data={[
-                    { value: 'face', label: 'Face' },
-                    { value: 'wheel', label: 'Wheel' },
-                  ]}
+                  data={views.map((value) => ({ value, label: viewNames[value] }))}
                 />
               )}
-              {screen.view === 'face' && sheet.loops.length + sheet.couplings.length > 0 ? (
-                <FaceOrGaps counted={counted} />
-              ) : (
-                <DegreeWheel />
+              {shownView === 'face' && <FaceOrGaps counted={counted} />}
+              {shownView === 'wheel' && <DegreeWheel />}
+              {shownView === 'valves' && (
+                <Suspense fallback={null}>
+                  <ValvesView />
+                </Suspense>
               )}
             </div>
           </section>
@@ -185,13 +188,24 @@ function JobBench({ view }: { view: JobView }) {
   )
 }
 
-function useScreenActions() {
+const viewNames = { face: 'Face', wheel: 'Wheel', valves: 'Valves' } as const
+
+/** The drawings that this engine has something for. */
+const viewsOf = ({ loops, couplings, cams }: BuildSheet): BenchView[] => [
+  ...(loops.length + couplings.length > 0 ? (['face'] as const) : []),
+  'wheel',
+  ...(cams.length > 0 ? (['valves'] as const) : []),
+]
+
+function useScreenActions(sheet: BuildSheet) {
   const dispatch = useAppDispatch()
   const view = useAppSelector((root) => root.screen.view)
+  const views = viewsOf(sheet)
+  const next = views[(views.indexOf(view) + 1) % views.length] ?? 'wheel'
   return {
     setBenchMode: (on: boolean) => void dispatch(screenSlice.actions.benchModeSet(on)),
     flip: () => void dispatch(screenSlice.actions.flipped()),
-    otherView: () => void dispatch(screenSlice.actions.viewChosen(view === 'face' ? 'wheel' : 'face')),
+    otherView: () => void dispatch(screenSlice.actions.viewChosen(next)),
   }
 }
 

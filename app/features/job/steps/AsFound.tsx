@@ -1,10 +1,19 @@
 import type { Step } from '@link-count/core/runSheet'
 import { useBench } from '../JobContext'
+import { TheOneMove } from './cam/TheOneMove'
+import { WhatIsWrong } from './cam/WhatIsWrong'
 import { TimingReadings } from './TimingReadings'
 
 /** Everything read of a camshaft before anything is touched. */
 export function AsFound({ step }: { readonly step: Step }) {
   const { sheet } = useBench().view
   const shaft = sheet.shafts.find(({ id }) => id === step.targetIds[0])
-  return shaft ? <TimingReadings step={step} shaft={shaft} phase="found" /> : null
+  if (!shaft) return null
+  return (
+    <div className="stack">
+      <TimingReadings step={step} shaft={shaft} phase="found" />
+      <WhatIsWrong step={step} phase="found" />
+      <TheOneMove step={step} phase="found" />
+    </div>
+  )
 }

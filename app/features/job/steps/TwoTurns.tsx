@@ -6,6 +6,8 @@ import { useDraft } from '../../../ui/fields'
 import { handWords, sideName } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { TurnedDialog } from '../TurnedDialog'
+import { TheOneMove } from './cam/TheOneMove'
+import { WhatIsWrong } from './cam/WhatIsWrong'
 import { TimingReadings } from './TimingReadings'
 
 /** Two full turns the running way with everything tight, and everything read again. */
@@ -50,6 +52,8 @@ export function TwoTurns({ step }: { readonly step: Step }) {
         camshafts.map((shaft, i) => (
           <TimingReadings key={shaft.id} step={step} shaft={shaft} phase="left" counts={i === 0} />
         ))}
+      {enough && <WhatIsWrong step={step} phase="left" />}
+      {enough && <TheOneMove step={step} phase="left" />}
       {enough && camshafts.map((shaft) => <Deviation key={shaft.id} step={step} shaftId={shaft.id} />)}
     </div>
   )

@@ -1,0 +1,51 @@
+import { Button } from '@mantine/core'
+import { LengthInput, useLengthField } from '../../../../ui/fields'
+import { withValue } from '../../sheetChanges'
+import { useSheetEditor } from '../../SheetEditor'
+
+/** Lash set by shims: the thinnest, the thickest, and the step they come in. */
+export function ShimStock() {
+  const { sheet, engineId, apply } = useSheetEditor()
+  const { shims } = sheet
+  const key = `sheet:${engineId}:shims`
+  const least = useLengthField(`${key}:least`, shims ? `${shims.leastMm} mm` : '')
+  const most = useLengthField(`${key}:most`, shims ? `${shims.mostMm} mm` : '')
+  const step = useLengthField(`${key}:step`, shims ? `${shims.stepMm} mm` : '')
+  const fields = [least, most, step]
+  const [leastMm, mostMm, stepMm] = fields.map(({ value }) => value?.value)
+  const known = leastMm !== undefined && mostMm !== undefined && stepMm !== undefined
+  const wrong =
+    known && (mostMm <= leastMm || stepMm > mostMm - leastMm || stepMm < 0.001 || leastMm < 0.1 || mostMm > 30)
+  const save = () => {
+    for (const field of fields) field.ask()
+    if (!known || wrong) return
+    apply((s) => ({ ...s, shims: { leastMm, mostMm, stepMm } }))
+    for (const field of fields) field.drop()
+  }
+  return (
+    <details className="section wide-field">
+      <summary>
+        Lash by shims{' '}
+        <span className="soft">
+          {shims ? `${shims.leastMm} to ${shims.mostMm} mm by ${shims.stepMm}` : 'not on this engine'}
+        </span>
+      </summary>
+      <div className="section-body stack">
+        <LengthInput field={least} label="Thinnest shim to be had" />
+        <LengthInput field={most} label="Thickest shim to be had" />
+        <LengthInput field={step} label="They come in steps of" />
+        {wrong && <p className="field-error">The thickest has to be thicker than the thinnest, by a step or more.</p>}
+        <div className="row">
+          <Button variant="default" onClick={save}>
+            Set by these shims
+          </Button>
+          {shims && (
+            <Button variant="quiet" onClick={() => apply((s) => withValue(s, 'shims', undefined))}>
+              No shims on this engine
+            </Button>
+          )}
+        </div>
+      </div>
+    </details>
+  )
+}

@@ -1,0 +1,67 @@
+import { TextInput } from '@mantine/core'
+import { parseNumber } from '@link-count/core/units'
+import { useDraft } from '../../../../ui/fields'
+import { useSheetEditor } from '../../SheetEditor'
+
+/** One number, or several with spaces between; saved when all of them can be read. */
+export function NumbersField({
+  id,
+  label,
+  help,
+  value,
+  save,
+  least,
+  greatest,
+  most,
+  whole = false,
+}: {
+  readonly id: string
+  readonly label: string
+  readonly help?: string
+  readonly value: readonly number[]
+  readonly save: (value: readonly number[]) => void
+  readonly least: number
+  readonly greatest: number
+  /** How many may be written. */
+  readonly most: number
+  readonly whole?: boolean
+}) {
+  const { engineId } = useSheetEditor()
+  const written = value.join(' ')
+  const draft = useDraft(`sheet:${engineId}:${id}`, written)
+  const parts = draft.text.split(/\s+/).filter(Boolean)
+  const numbers = parts.map((text) => {
+    const parsed = parseNumber(text)
+    const good =
+      parsed.ok && parsed.value >= least && parsed.value <= greatest && (!whole || Number.isInteger(parsed.value))
+    return good ? parsed.value : undefined
+  })
+  const bad = parts.find((_text, i) => numbers[i] === undefined)
+  const many = parts.length > most
+  const leave = () => {
+    if (bad !== undefined || many) return
+    if (draft.text.trim() !== written) save(numbers.flatMap((number) => number ?? []))
+    draft.drop()
+  }
+  return (
+    <TextInput
+      label={label}
+      description={help}
+      inputWrapperOrder={['label', 'input', 'description', 'error']}
+      value={draft.text}
+      onChange={(event) => draft.setText(event.currentTarget.value)}
+      onBlur={leave}
+      onKeyDown={(event) => event.key === 'Enter' && leave()}
+      error={
+        bad !== undefined
+          ? `“${bad.slice(0, 20)}”: write ${whole ? 'a whole number' : 'a number'} from ${least} to ${greatest}.`
+          : many
+            ? most === 1
+              ? 'One number only.'
+              : `No more than ${most} of them.`
+            : undefined
+      }
+      maxLength={300}
+    />
+  )
+}

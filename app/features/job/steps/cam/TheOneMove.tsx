@@ -1,0 +1,216 @@
+import { Button, Textarea } from '@mantine/core'
+import { useState } from 'react'
+import { ratioOfShaft } from '@link-count/core/drive'
+import type { JobState } from '@link-count/core/ledger'
+import type { BuildSheet, EntryDraft, Phase } from '@link-count/core/model'
+import type { Step } from '@link-count/core/runSheet'
+import { moveProblemOf, moveToDo, type FoundMoves, type Move, type MoveSet } from '@link-count/core/search'
+import { fixed, formatLateness, ratioValue, type Side } from '@link-count/core/units'
+import { DegreesInput, useDegreesField, useDraft } from '../../../../ui/fields'
+import { adjusterWords, couplingName, handWords, placesWords, signedDeg } from '../../../../ui/wording'
+import { useMoveSearch } from '../../../../workers/useMoveSearch'
+import { useBench } from '../../JobContext'
+import { moveWords } from '../../moveWords'
+
+/** The moves that leave least over all camshafts, the best few of them: what, which way from here, how many, and what is then left. */
+export function TheOneMove({ step, phase }: { readonly step: Step; readonly phase: Phase }) {
+  const { view, side, say } = useBench()
+  const { sheet, state } = view
+  const [shown, setShown] = useState(0)
+  const problem = moveProblemOf(sheet, state, phase)
+  const { search, cancel } = useMoveSearch(problem)
+  if (!problem) return null
+  if (phase === 'found' && workedOn(state)) {
+    return (
+      <p className="soft">What was found has been worked on since. Count again, turn it twice, and read it as left.</p>
+    )
+  }
+  const wide = problem.cams.some(({ latenessDeg }) => Math.abs(latenessDeg) > 0.25)
+  const found = search.status === 'ok' ? search.found : undefined
+  const toDo = found && moveToDo(found, sheet.toleranceDeg?.value)
+  const others = found && toDo ? othersOf(found, toDo) : []
+  const best = shown === 0 ? toDo : (others[shown - 1] ?? toDo)
+  const moves = best ? [...best.shared, ...best.cams.flatMap((cam) => cam.moves)] : []
+  const done = (set: MoveSet) => void say(...draftsOf(set, sheet, side, step.id))
+  return (
+    <section className="diagnosis" aria-label="The one move">
+      <h3>The one move</h3>
+      {search.status === 'running' && (
+        <p className="soft">
+          Searching{search.progress ? `, ${search.progress.done} of ${search.progress.total}` : ''} …{' '}
+          <button type="button" className="link" onClick={cancel}>
+            Stop
+          </button>
+        </p>
+      )}
+      {search.status === 'cancelled' && <p className="soft">Stopped; nothing was moved.</p>}
+      {search.status === 'failed' && <p className="field-error">The search failed: {search.message}</p>}
+      {best && moves.length === 0 && (
+        <p className="result">
+          {wide
+            ? 'Nothing on this drive brings it nearer. Leave it, or measure what else could be moved.'
+            : 'Nothing to move: it stands as near as this drive can be set.'}
+        </p>
+      )}
+      {best && moves.length > 0 && (
+        <>
+          <ol className="moves">
+            {moves.map((move) => (
+              <li key={move.moverId}>
+                <strong>{oneMoveWords(move, sheet, side)}</strong>
+              </li>
+            ))}
+          </ol>
+          <dl className="figures">
+            {best.cams.map(({ id, leftoverDeg }) => (
+              <div key={id}>
+                <dt>{sheet.shafts.find((shaft) => shaft.id === id)?.name} then reads</dt>
+                <dd className="reading">{formatLateness(leftoverDeg + (state.targets[id]?.latenessDeg ?? 0))}</dd>
+              </div>
+            ))}
+          </dl>
+          {moves.some(({ moverId }) => moverId.startsWith('tooth')) && (
+            <p className="soft">
+              One cam at a time, from the crank outwards along the pulled run, the ones that are set held: what is moved
+              changes the count to the next.
+            </p>
+          )}
+          <Button variant="default" onClick={() => done(best)}>
+            It is moved so
+          </Button>
+        </>
+      )}
+      {others.length > 0 && (
+        <details className="section">
+          <summary>
+            Other ways <span className="soft">less trouble, or nearer</span>
+          </summary>
+          <ul className="section-body plain ways">
+            {[toDo, ...others].map((set, i) =>
+              i === shown || !set ? null : (
+                <li key={i}>
+                  <button type="button" className="link" onClick={() => setShown(i)}>
+                    {[...set.shared, ...set.cams.flatMap((cam) => cam.moves)]
+                      .map((move) => oneMoveWords(move, sheet, side))
+                      .join(' ') || 'Leave it as it is.'}
+                  </button>{' '}
+                  <span className="soft">
+                    leaves {set.cams.map(({ leftoverDeg }) => signedDeg(leftoverDeg)).join(', ')}
+                    {set === found?.nearest[0] && ', the nearest of all'}
+                  </span>
+                </li>
+              ),
+            )}
+          </ul>
+        </details>
+      )}
+      <Targets step={step} />
+    </section>
+  )
+}
+
+/** The nearest of all and those with less trouble, without the one that is to be done. */
+const othersOf = ({ nearest, front }: FoundMoves, toDo: MoveSet): MoveSet[] => {
+  const same = (a: MoveSet, b: MoveSet) => a.misses === b.misses && a.effort === b.effort
+  return [...nearest.slice(0, 1), ...[...front].reverse()]
+    .filter((set, i, all) => !same(set, toDo) && all.findIndex((one) => same(one, set)) === i)
+    .slice(0, 4)
+}
+
+/** Something that sets the cams was moved in this job. */
+const workedOn = ({ moves, adjusted, couplings, loops, live }: JobState) =>
+  moves.length + adjusted.length > 0 ||
+  Object.values(couplings).some(({ together, proof }) => !together || proof !== 'asArrived') ||
+  Object.values(loops).some(({ on }) => !on) ||
+  live.some(({ kind }) => kind === 'loop')
+
+function oneMoveWords({ moverId, amount, laterDeg }: Move, sheet: BuildSheet, side: Side): string {
+  const [kind = '', ...ids] = moverId.split(' ')
+  if (kind === 'tooth') {
+    const loop = sheet.loops.find(({ id }) => id === ids[0])
+    return loop ? moveWords({ layTeeth: amount, memberId: ids[1] ?? '' }, loop, sheet, side) : moverId
+  }
+  if (kind === 'coupling' || kind === 'couplingTo') {
+    const coupling = sheet.couplings.find(({ id }) => id === ids[0])
+    const name = coupling ? couplingName(coupling, sheet) : ids[0]
+    return `${name}${kind === 'couplingTo' ? ', other end' : ''}: put together ${placesWords(-amount)}.`
+  }
+  const adjuster = sheet.adjusters.find(({ id }) => id === ids[0])
+  const member = sheet.members.find(({ id }) => id === adjuster?.memberId)
+  const shaft = sheet.shafts.find(({ id }) => id === member?.shaftId)
+  if (!adjuster || !member || !shaft) return moverId
+  const ratio = ratioValue(ratioOfShaft(sheet, shaft))
+  const ownDeg = Math.abs(laterDeg * ratio)
+  // The shaft against its wheel: earlier is further the way it runs.
+  const hand = handWords(laterDeg > 0 ? -Math.sign(ratio) : Math.sign(ratio), sheet, side)
+  return `${adjusterWords(adjuster, member.name, amount)}: the ${shaft.name.toLowerCase()} ${fixed(ownDeg, 2)}° ${hand} in its wheel.`
+}
+
+function draftsOf(set: MoveSet, sheet: BuildSheet, side: Side, stepId: string): EntryDraft[] {
+  return [...set.shared, ...set.cams.flatMap((cam) => cam.moves)].map((move): EntryDraft => {
+    const [kind = '', ...ids] = move.moverId.split(' ')
+    if (kind === 'tooth')
+      return { kind: 'moved', loopId: ids[0] ?? '', memberId: ids[1] ?? '', teeth: move.amount, stepId }
+    if (kind === 'coupling' || kind === 'couplingTo') {
+      const steps = -move.amount + 0
+      const change = { kind: 'coupling', couplingId: ids[0] ?? '', change: 'together', stepId } as const
+      return kind === 'coupling' ? { ...change, steps } : { ...change, steps: 0, stepsTo: steps }
+    }
+    return {
+      kind: 'adjusted',
+      adjusterId: ids[0] ?? '',
+      words: oneMoveWords(move, sheet, side),
+      laterDeg: move.laterDeg,
+      stepId,
+    }
+  })
+}
+
+/** A camshaft meant to stand elsewhere than the book has it, with the reason. */
+function Targets({ step }: { step: Step }) {
+  const { view, say } = useBench()
+  const { sheet, state, job } = view
+  const camshafts = sheet.shafts.filter(({ id, kind }) => kind === 'cam' && state.timing[id])
+  const off = useDegreesField(`${job.id}:${step.id}:target`, { least: -90, most: 90 })
+  const reason = useDraft(`${job.id}:${step.id}:target-reason`)
+  const write = (shaftId: string) => {
+    off.ask()
+    if (off.value === undefined || reason.text.trim() === '') return
+    void say({ kind: 'target', shaftId, latenessDeg: off.value, reason: reason.text.trim(), stepId: step.id })
+  }
+  return (
+    <details className="section">
+      <summary>
+        Set it other than the book{' '}
+        <span className="soft">{Object.keys(state.targets).length > 0 ? 'written' : 'only with a reason'}</span>
+      </summary>
+      <div className="section-body stack">
+        {Object.values(state.targets).map(({ id, shaftId, latenessDeg, reason: why }) => (
+          <p key={id} className="result">
+            {sheet.shafts.find((shaft) => shaft.id === shaftId)?.name}: {formatLateness(latenessDeg)}, {why}
+          </p>
+        ))}
+        <DegreesInput
+          field={off}
+          label="Crank degrees after the book"
+          description="Late is plus; minus is advanced."
+          placeholder="-2"
+        />
+        <Textarea
+          label="Because"
+          value={reason.text}
+          onChange={(event) => reason.setText(event.currentTarget.value)}
+          autosize
+          minRows={1}
+        />
+        <div className="row">
+          {camshafts.map(({ id, name }) => (
+            <Button key={id} variant="default" disabled={reason.text.trim() === ''} onClick={() => write(id)}>
+              For the {name.toLowerCase()}
+            </Button>
+          ))}
+        </div>
+      </div>
+    </details>
+  )
+}

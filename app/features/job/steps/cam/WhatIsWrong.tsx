@@ -1,0 +1,156 @@
+import { Button, NumberInput } from '@mantine/core'
+import { bandOf, diagnose, readingsOfJob, type Diagnosis } from '@link-count/core/diagnose'
+import type { BuildSheet, Phase } from '@link-count/core/model'
+import type { Step } from '@link-count/core/runSheet'
+import { fixed, formatLateness } from '@link-count/core/units'
+import { LengthInput, useDraft, useLengthField } from '../../../../ui/fields'
+import { bandWords, causeUnit, causeWords, nextReadingWords, schoolWords } from '../../../../ui/wording'
+import { useBench } from '../../JobContext'
+
+/** Phase against duration over all camshafts: what fits, what is ruled out and by how much, and the reading that would settle it. */
+export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly phase: Phase }) {
+  const { sheet, state } = useBench().view
+  const readings = readingsOfJob(sheet, state, phase)
+  if (readings.lobes.length === 0) return null
+  const said = diagnose(readings)
+  return (
+    <section className="diagnosis" aria-label="What is wrong">
+      <h3>{titleOf(said)}</h3>
+      {said.fits.length > 0 && (
+        <ul>
+          {said.fits.map((fit) => (
+            <li key={fit.causes.join(' ')}>
+              <strong>{fit.causes.map((cause) => causeWords[cause]).join(', and ')}</strong>
+              {sizeWords(fit, sheet)}{' '}
+              <span className="soft">
+                The worst reading is {fixed(fit.worstSigmas / 2, 1)} of its ± off; over 1.5 would rule it out.
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {said.next && (
+        <p>
+          {said.verdict === 'told' || said.verdict === 'nothingShown' ? 'To prove it: ' : 'To settle it: '}
+          {nextReadingWords[said.next]}
+        </p>
+      )}
+      {said.halfOpen && (
+        <p className="warn">
+          Cams half a turn out, or the wrong half of the cycle assumed: these readings cannot tell.
+        </p>
+      )}
+      {said.ruledOut.length > 0 && (
+        <details className="section">
+          <summary>
+            Ruled out <span className="soft">{said.ruledOut.length}</span>
+          </summary>
+          <ul className="section-body">
+            {said.ruledOut.map(({ cause, bySigmas }, i) => (
+              <li key={i}>
+                {causeWords[cause]}: a reading lies {fixed(bySigmas / 2, bySigmas < 20 ? 1 : 0)} times its ± off.
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      {sheet.school && <Bands school={sheet.school} phase={phase} />}
+      {sheet.loops.length > 0 && !readings.elongation && <ChainMeasure step={step} />}
+      {readings.elongation && (
+        <p className="result">
+          Chain: <span className="reading">{fixed(readings.elongation.percent, 2)}%</span> longer than new, ±{' '}
+          {fixed(2 * readings.elongation.sigma, 2)}%.
+        </p>
+      )}
+    </section>
+  )
+}
+
+function titleOf({ verdict, fits }: Diagnosis): string {
+  switch (verdict) {
+    case 'told':
+      return 'What is wrong'
+    case 'nothingShown':
+      return 'Nothing is shown wrong, within the ± of what was read'
+    case 'notEnough':
+      return `Not enough to tell: ${fits.length} causes fit`
+    case 'none':
+      return 'No one cause fits these readings'
+  }
+}
+
+function sizeWords({ causes, size, teeth }: Diagnosis['fits'][number], sheet: BuildSheet): string {
+  const moved = Object.entries(teeth)
+    .filter(([, n]) => n !== 0)
+    .map(([shaftId, n]) => {
+      const name = sheet.shafts.find(({ id }) => id === shaftId)?.name.toLowerCase() ?? ''
+      return `${name} ${Math.abs(n)} ${Math.abs(n) === 1 ? 'tooth' : 'teeth'} ${n > 0 ? 'late' : 'early'}`
+    })
+  const sized = causes.find((cause) => causeUnit[cause])
+  const unit = sized && causeUnit[sized]
+  const parts = [...moved, ...(size !== undefined && unit ? [`${fixed(size, unit.decimals)}${unit.unit}`] : [])]
+  return parts.length > 0 ? `: ${parts.join(', ')}.` : '.'
+}
+
+/** What the engine's school says of each lateness, with the margin to the next band. */
+function Bands({ school, phase }: { school: NonNullable<BuildSheet['school']>; phase: Phase }) {
+  const { sheet, state } = useBench().view
+  return sheet.shafts.flatMap((shaft) => {
+    const timing = state.timing[shaft.id]?.[phase]
+    if (!timing) return []
+    const { band, toNextDeg } = bandOf(timing.latenessDeg, school)
+    return [
+      <p key={shaft.id}>
+        {shaft.name}, {formatLateness(timing.latenessDeg)}: {bandWords[band.code]}.{' '}
+        <span className="soft">
+          {toNextDeg === undefined ? '' : `${fixed(toNextDeg, 1)}° short of the next band. `}
+          {schoolWords[school]}, common practice{band.ours ? '; this band fills what it leaves open' : ''}.
+        </span>
+      </p>,
+    ]
+  })
+}
+
+/** A stretch of chain by calliper. */
+function ChainMeasure({ step }: { step: Step }) {
+  const { view, say } = useBench()
+  const { sheet, job } = view
+  const loop = sheet.loops.find(({ kind }) => kind !== 'toothedBelt')
+  const length = useLengthField(`${job.id}:${step.id}:chain-length`)
+  const over = useDraft(`${job.id}:${step.id}:chain-over`, '10')
+  const overPitches = Math.trunc(Number(over.text))
+  if (!loop) return null
+  const write = () => {
+    length.ask()
+    if (!length.value || !(overPitches >= 1)) return
+    void say({
+      kind: 'chainLength',
+      loopId: loop.id,
+      overPitches,
+      measuredMm: length.value.value,
+      typed: [{ field: 'length', text: length.text }],
+      stepId: step.id,
+    })
+    length.drop()
+  }
+  return (
+    <details className="section">
+      <summary>
+        Measure the {loop.name.toLowerCase()} <span className="soft">for stretch</span>
+      </summary>
+      <div className="section-body stack">
+        <NumberInput
+          label="Over how many pitches"
+          min={1}
+          max={2000}
+          value={over.text}
+          onChange={(value) => over.setText(String(value))}
+        />
+        <LengthInput field={length} label="Measured, pulled lightly" onEnter={write} />
+        <Button variant="default" onClick={write}>
+          Write it down: chain
+        </Button>
+      </div>
+    </details>
+  )
+}

@@ -1,0 +1,52 @@
+import type { BandCode, CauseCode, NextReading } from '@link-count/core/diagnose'
+
+/** What is wrong, in a line. */
+export const causeWords: Record<CauseCode, string> = {
+  teeth: 'Whole teeth out',
+  halfTurn: 'Half a turn out: a whole turn of the crank',
+  stretch: 'The chain has stretched',
+  skim: 'The head or block was skimmed',
+  slack: 'Slack lies on the run that pulls',
+  lash: 'Lash is not the book’s',
+  wear: 'A lobe is worn',
+  wrongLift: 'Read at another lift than the book’s',
+  camSwapped: 'Inlet and exhaust camshaft changed over',
+  mark: 'The mark is not what it seems; the cam is right',
+}
+
+/** What a cause's size is counted in. */
+export const causeUnit: Partial<Record<CauseCode, { readonly unit: string; readonly decimals: number }>> = {
+  stretch: { unit: '% longer', decimals: 2 },
+  skim: { unit: ' mm', decimals: 2 },
+  slack: { unit: ' mm', decimals: 1 },
+  lash: { unit: ' mm more', decimals: 2 },
+  wear: { unit: ' mm of lift', decimals: 2 },
+  wrongLift: { unit: ' mm off', decimals: 2 },
+}
+
+export const nextReadingWords: Record<NextReading, string> = {
+  witnessByAir:
+    'Air past a thumb on the plug hole, coming up: it sees the half of the cycle without looking at the cams.',
+  countRuns: 'Count the pulled runs: a count sees the tooth and nothing else.',
+  measureChain: 'Measure the chain by calliper over ten pitches or more, at the worst of several places.',
+  comeAgainRunning:
+    'Come to the marks again turning the running way, the tensioner released: slack then cannot lie on the pulled run.',
+  measureHead: 'Measure the head or block against its book height.',
+  measureLash: 'Measure the lash of these valves.',
+  topLift: 'Measure the top lift of these lobes.',
+  checkDial: 'Check the dial’s zero and the lift that the book means, and read again.',
+  openingAndClosing: 'Read an opening and a closing: they tell lateness from how long it is open.',
+  readAgain: 'Read again, each by another way.',
+}
+
+export const bandWords: Record<BandCode, string> = {
+  leave: 'leave it',
+  correctAndWatch: 'correct it, with an offset key, and watch',
+  pumpAndPlan: 'the injection timing suffers too: set that, and plan a chain',
+  chainNow: 'chain and tensioner now',
+  trim: 'trim at the fuel pumps',
+  resetCamshaft: 're-set the camshaft',
+  early: 'early is no wear: look for a tooth, a key or a mark',
+}
+
+export const schoolWords = { roadDiesel: 'road diesel, single chain', marine: 'large marine, chain' } as const

@@ -1,0 +1,161 @@
+import { camSpec, eventLiftMm } from '../cams'
+import { driverOf, ratioOfShaft, solveLoop, toothWorth, walkDrive, type DriveLink } from '../drive'
+import type { JobState } from '../ledger'
+import type { BuildSheet, Cam, Phase } from '../model'
+import { degFromRad, ratioValue, wrapToSigned } from '../units'
+import type { LobeRead, Readings } from './causes'
+
+/** Reading a calliper over a stretch of chain, one sigma, mm. Common practice, no source. */
+const CALLIPER_SIGMA_MM = 0.1
+
+/** Everything a job has read that bears on what is wrong, for one phase: each lobe that was read by itself, else each camshaft as a whole.
+ *  What stretch, a skimmed head or slack would do is worked out only where the drive is known to scale. Source: handbook 10 and 12. */
+export function readingsOfJob(sheet: BuildSheet, state: JobState, phase: Phase): Readings {
+  const lobes = sheet.shafts
+    .filter(({ kind }) => kind === 'cam')
+    .flatMap(({ id }) => lobesOfShaft(sheet, state, id, phase))
+  const marks = state.camReads.filter((read) => read.kind === 'camMark' && read.phase === phase)
+  return {
+    lobes,
+    elongation: elongationOf(sheet, state),
+    cameRunning:
+      Object.values(state.tensioners).every((at) => at === 'asArrived' || at === 'released' || at === 'proven') &&
+      marks.every((read) => read.kind !== 'camMark' || read.approach === 'running'),
+    half: halfOf(sheet, state),
+  }
+}
+
+function lobesOfShaft(sheet: BuildSheet, state: JobState, shaftId: string, phase: Phase): LobeRead[] {
+  const timing = state.timing[shaftId]?.[phase]
+  if (!timing) return []
+  const effects = effectsOn(sheet, shaftId)
+  const mark = timing.witnesses.find(({ kind }) => kind === 'camMark')
+  const own = timing.witnesses.filter(({ kind, camId }) => camId !== undefined && kind !== 'lobeClock')
+  const cams = sheet.cams.filter((cam) => cam.shaftId === shaftId)
+  const byLobe = cams.flatMap((cam): LobeRead[] => {
+    const read = own.filter(({ camId }) => camId === cam.id)
+    if (read.length === 0) return []
+    const weight = read.reduce((sum, { sigmaDeg }) => sum + sigmaDeg ** -2, 0)
+    const first = read[0]?.latenessDeg ?? 0
+    const shift = read.reduce((sum, one) => sum + wrapToSigned(one.latenessDeg - first, 360) / one.sigmaDeg ** 2, 0)
+    return [
+      {
+        ...effects,
+        camId: cam.id,
+        shaftId,
+        latenessDeg: first + shift / weight,
+        sigmaDeg: 1 / Math.sqrt(weight),
+        duration: read.find(({ duration }) => duration)?.duration,
+        mark: mark && { latenessDeg: mark.latenessDeg, sigmaDeg: mark.sigmaDeg },
+        ...ofLobe(sheet, state, cam, phase),
+      },
+    ]
+  })
+  if (byLobe.length > 0) return byLobe
+  return [{ ...effects, camId: shaftId, shaftId, latenessDeg: timing.latenessDeg, sigmaDeg: timing.sigmaDeg }]
+}
+
+function ofLobe(sheet: BuildSheet, state: JobState, cam: Cam, phase: Phase): Partial<LobeRead> {
+  const { profile } = camSpec(sheet, cam)
+  const at = eventLiftMm(cam)
+  const flanks = (['opening', 'closing'] as const).map((flank) => {
+    const deg = at === undefined ? undefined : profile?.degAtLift(at, flank)
+    return deg === undefined ? undefined : Math.abs(profile?.slopeAt(deg) ?? 0)
+  })
+  const [up, down] = flanks
+  const gap = state.lash[phase][cam.id]?.gapMm ?? state.lash.found[cam.id]?.gapMm
+  return {
+    perLash: up && down ? 1 / up + 1 / down : undefined,
+    lashOverMm: gap !== undefined && cam.lashMm ? gap - cam.lashMm.value : undefined,
+    ifSwapped: swapped(sheet, cam),
+  }
+}
+
+/** What a lobe would read if the engine's other camshaft sat in its place, keyed alike: the other's centre and duration against its own. */
+function swapped(sheet: BuildSheet, cam: Cam): LobeRead['ifSwapped'] {
+  const shafts = new Set(sheet.cams.map(({ shaftId }) => shaftId))
+  const other = sheet.cams.find(({ cylinderId, shaftId }) => cylinderId === cam.cylinderId && shaftId !== cam.shaftId)
+  if (shafts.size !== 2 || !other) return undefined
+  const [mine, theirs] = [camSpec(sheet, cam), camSpec(sheet, other)]
+  const [a, b] = [mine.centreOnCycleDeg, theirs.centreOnCycleDeg]
+  const [own, others] = [mine.figures.duration?.value, theirs.figures.duration?.value]
+  if (a === undefined || b === undefined || own === undefined || others === undefined) return undefined
+  return { latenessDeg: wrapToSigned(b - a, 360), durationDeg: others - own }
+}
+
+/** What one percent of stretch, one millimetre off a head, or one of slack on the pulled runs does to a camshaft; and its tooth. */
+function effectsOn(
+  sheet: BuildSheet,
+  shaftId: string,
+): Pick<LobeRead, 'toothDeg' | 'perStretch' | 'perSkim' | 'perSlack'> {
+  const way = (walkDrive(sheet).ways[shaftId] ?? []).filter(({ by }) => by.kind === 'loop')
+  const last = way.at(-1)
+  const shaft = sheet.shafts.find(({ id }) => id === last?.toShaftId)
+  const wheel = last?.teeth?.driven
+  const toothDeg =
+    shaft && wheel?.teeth ? toothWorth(wheel.teeth.value, ratioOfShaft(sheet, shaft)).crankDeg : undefined
+  const runs = way.map((link) => pulledRun(sheet, link))
+  if (runs.length === 0 || runs.some((run) => !run)) return { toothDeg }
+  const known = runs.flatMap((run) => run ?? [])
+  const end = known.at(-1)
+  return {
+    toothDeg,
+    perStretch: known.reduce((sum, { lengthMm, perMmDeg }) => sum + (lengthMm / 100) * perMmDeg, 0),
+    perSkim: end?.perMmDeg,
+    perSlack: end?.perMmDeg,
+  }
+}
+
+/** The length of loop that is pulled between a wheel and its driver, and what a millimetre of it is worth at the crank. */
+function pulledRun(sheet: BuildSheet, link: DriveLink): { lengthMm: number; perMmDeg: number } | undefined {
+  const loop = sheet.loops.find(({ id }) => id === link.by.id)
+  const solved = loop && solveLoop(sheet, loop)
+  const shaft = sheet.shafts.find(({ id }) => id === link.toShaftId)
+  if (!loop || !solved?.ok || solved.value.drawn !== 'toScale' || !shaft || !link.teeth) return undefined
+  const { path, members } = solved.value
+  const driverId = driverOf(sheet, loop)?.id
+  const wheelId = link.teeth.driven.id
+  const start = path.pieces.findIndex((piece) => piece.kind === 'run' && piece.fromMemberId === wheelId)
+  if (start < 0 || driverId === wheelId) return undefined
+  let lengthMm = 0
+  for (let i = 0; i < path.pieces.length; i++) {
+    const piece = path.pieces[(start + i) % path.pieces.length]
+    if (piece?.kind !== 'run') continue
+    lengthMm += piece.lengthMm
+    if (piece.toMemberId === driverId) break
+  }
+  const radius = members.find(({ memberId }) => memberId === wheelId)?.radiusMm
+  const ratio = Math.abs(ratioValue(ratioOfShaft(sheet, shaft)))
+  return radius ? { lengthMm, perMmDeg: degFromRad(1 / radius) / ratio } : undefined
+}
+
+function elongationOf(sheet: BuildSheet, { chainLengths }: JobState): Readings['elongation'] {
+  const read = chainLengths.flatMap(({ loopId, overPitches, measuredMm }) => {
+    const pitchMm = sheet.loops.find(({ id }) => id === loopId)?.pitchMm?.value
+    return pitchMm
+      ? [
+          {
+            percent: 100 * (measuredMm / (overPitches * pitchMm) - 1),
+            sigma: (100 * CALLIPER_SIGMA_MM) / (overPitches * pitchMm),
+          },
+        ]
+      : []
+  })
+  // The worst of several places counts.
+  return read.reduce<Readings['elongation']>(
+    (worst, one) => (!worst || one.percent > worst.percent ? one : worst),
+    undefined,
+  )
+}
+
+/** What air past the thumb says against what the valves say: only a witness that does not look at the cams can tell them half a turn out. */
+function halfOf({ cycleDeg }: BuildSheet, { half, live }: JobState): Readings['half'] {
+  if (cycleDeg === 360) return 'oneTurnCycle'
+  const said = live.filter((entry) => entry.kind === 'witness' && entry.says !== 'undecided')
+  const byAir = said.some((entry) => entry.kind === 'witness' && entry.evidence === 'thumb')
+  const byCams = said.some(
+    (entry) => entry.kind === 'witness' && entry.evidence !== 'thumb' && entry.evidence !== 'lockFits',
+  )
+  if (!byAir || !byCams) return 'notWitnessed'
+  return half.known === 'conflict' ? 'opposite' : 'agrees'
+}
