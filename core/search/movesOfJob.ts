@@ -1,6 +1,6 @@
-import { couplingsTo, driverOf, ratioOfShaft, walkDrive } from '../drive'
+import { couplingsTo, driverOf, hangingOrder, ratioOfShaft, walkDrive } from '../drive'
 import type { JobState } from '../ledger'
-import type { Adjuster, BuildSheet, Phase } from '../model'
+import type { Adjuster, BuildSheet, Phase, Shaft } from '../model'
 import { degFromRad, ratioValue } from '../units'
 import type { CamToSet, MoveProblem, Mover } from './bestMoves'
 
@@ -25,20 +25,35 @@ const ANYWHERE: readonly Adjuster['kind'][] = ['taper', 'grubScrews']
 /** Everything on the drive that can be moved, for every camshaft whose lateness is known, as one search; what each mover is, by its id.
  *  Undefined where no lateness is known or nothing can be moved. */
 export function moveProblemOf(sheet: BuildSheet, state: JobState, phase: Phase): MoveProblem | undefined {
-  const cams = sheet.shafts
-    .filter(({ kind }) => kind === 'cam')
-    .flatMap((shaft): CamToSet[] => {
-      const timing = state.timing[shaft.id]?.[phase]
-      if (!timing) return []
-      const aimDeg = state.targets[shaft.id]?.latenessDeg ?? 0
-      return [{ id: shaft.id, latenessDeg: timing.latenessDeg - aimDeg, weight: 1, movers: moversOf(sheet, shaft.id) }]
-    })
+  const cams = camshaftsOutwards(sheet).flatMap((shaft): CamToSet[] => {
+    const timing = state.timing[shaft.id]?.[phase]
+    if (!timing) return []
+    const aimDeg = state.targets[shaft.id]?.latenessDeg ?? 0
+    return [{ id: shaft.id, latenessDeg: timing.latenessDeg - aimDeg, weight: 1, movers: moversOf(sheet, shaft.id) }]
+  })
   if (cams.every(({ movers }) => movers.length === 0)) return undefined
   const shared = sheet.members
     .filter(({ shaftId }) => sheet.shafts.some(({ id, kind }) => id === shaftId && kind === 'crank'))
     .flatMap(({ id }) => moversOn(sheet, id, 1).filter(({ by }) => by.kind === 'choices'))
     .map((mover) => ({ mover, camIds: cams.map(({ id }) => id) }))
   return { cams, shared, cycleDeg: sheet.cycleDeg, best: BEST }
+}
+
+/** Camshafts from the crank outwards, along the pulled runs: the order in which they are set, those before held. Source: handbook 8 and 12. */
+export function camshaftsOutwards(sheet: BuildSheet): Shaft[] {
+  const { ways } = walkDrive(sheet)
+  const placeOf = ({ id }: Shaft) => {
+    const way = ways[id]
+    const last = way?.findLast(({ by }) => by.kind === 'loop')
+    const loop = sheet.loops.find((one) => one.id === last?.by.id)
+    const at = loop ? hangingOrder(sheet, loop, []).findIndex(({ memberId }) => memberId === last?.teeth?.driven.id) : 0
+    return [way?.length ?? Infinity, at] as const
+  }
+  return sheet.shafts
+    .filter(({ kind }) => kind === 'cam')
+    .map((shaft) => ({ shaft, place: placeOf(shaft) }))
+    .sort((a, b) => a.place[0] - b.place[0] || a.place[1] - b.place[1])
+    .map(({ shaft }) => shaft)
 }
 
 /** What sets one camshaft: the tooth of its loop, the places of its couplings, what its own wheel has. */

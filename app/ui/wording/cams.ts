@@ -1,4 +1,5 @@
 import type { NotSaid, TimingWitness } from '@link-count/core/cams'
+import type { GapVerdict } from '@link-count/core/lash'
 import { fixed } from '@link-count/core/units'
 
 /** The ways a camshaft is read. */
@@ -36,3 +37,10 @@ export function hourWords(hour: number): string {
 }
 
 export const signedDeg = (deg: number, decimals = 1) => `${deg < 0 ? '−' : '+'}${fixed(Math.abs(deg), decimals)}°`
+
+/** A gap against its limits, with the margin. */
+export function gapVerdictWords(verdict: GapVerdict, marginMm: number): string {
+  const by = `${fixed(Math.abs(marginMm), 3)} mm`
+  if (verdict === 'within') return `right, ${by} inside its limit`
+  return verdict === 'tight' ? `too tight by ${by}` : `too wide by ${by}`
+}

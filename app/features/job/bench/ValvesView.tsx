@@ -51,55 +51,63 @@ export default function ValvesView() {
       />
       {chart ? (
         <figure className="valves-chart" aria-label={chart.said}>
-          <ResponsiveContainer width="100%" height="100%">
-            <LineChart data={chart.rows} margin={MARGIN} accessibilityLayer={false}>
-              <XAxis
-                type="number"
-                dataKey="deg"
-                domain={[0, cycleDeg]}
-                ticks={Array.from({ length: cycleDeg / 90 + 1 }, (_, i) => i * 90)}
-                stroke="var(--soft)"
-                tick={{ fontSize: 13, fill: 'var(--soft)' }}
-              />
-              <YAxis
-                width={Y_AXIS_PX}
-                domain={[0, chart.mostMm]}
-                allowDataOverflow
-                tickFormatter={(mm: number) => fixed(mm, mm % 1 === 0 ? 0 : 1)}
-                stroke="var(--soft)"
-                tick={{ fontSize: 13, fill: 'var(--soft)' }}
-                label={{ value: 'mm', position: 'insideTopLeft', fill: 'var(--soft)', fontSize: 13 }}
-              />
-              {overlap && overlap.fromDeg >= 0 && overlap.toDeg <= cycleDeg && (
-                <ReferenceArea
-                  x1={overlap.fromDeg}
-                  x2={overlap.toDeg}
-                  fill="var(--brass)"
-                  fillOpacity={0.16}
-                  label={{ value: 'overlap', position: 'insideTop', fill: 'var(--brass)', fontSize: 13 }}
+          <div className="valves-plot">
+            <ResponsiveContainer width="100%" height="100%">
+              <LineChart data={chart.rows} margin={MARGIN} accessibilityLayer={false}>
+                <XAxis
+                  type="number"
+                  dataKey="deg"
+                  domain={[0, cycleDeg]}
+                  ticks={Array.from({ length: cycleDeg / 90 + 1 }, (_, i) => i * 90)}
+                  stroke="var(--soft)"
+                  tick={{ fontSize: 13, fill: 'var(--soft)' }}
                 />
-              )}
-              {chart.checkingMm !== undefined && (
-                <ReferenceLine y={chart.checkingMm} stroke="var(--soft)" strokeDasharray="2 5" />
-              )}
-              <Line dataKey="piston" stroke="var(--steel-3)" strokeWidth={1.5} dot={false} isAnimationActive={false} />
-              {chart.lines.map(({ key, dashed, own }) => (
+                <YAxis
+                  width={Y_AXIS_PX}
+                  domain={[0, chart.mostMm]}
+                  allowDataOverflow
+                  tickFormatter={(mm: number) => fixed(mm, mm % 1 === 0 ? 0 : 1)}
+                  stroke="var(--soft)"
+                  tick={{ fontSize: 13, fill: 'var(--soft)' }}
+                  label={{ value: 'mm', position: 'insideTopLeft', fill: 'var(--soft)', fontSize: 13 }}
+                />
+                {overlap && overlap.fromDeg >= 0 && overlap.toDeg <= cycleDeg && (
+                  <ReferenceArea
+                    x1={overlap.fromDeg}
+                    x2={overlap.toDeg}
+                    fill="var(--brass)"
+                    fillOpacity={0.16}
+                    label={{ value: 'overlap', position: 'insideTop', fill: 'var(--brass)', fontSize: 13 }}
+                  />
+                )}
+                {chart.checkingMm !== undefined && (
+                  <ReferenceLine y={chart.checkingMm} stroke="var(--soft)" strokeDasharray="2 5" />
+                )}
                 <Line
-                  key={key}
-                  dataKey={key}
-                  stroke={own ? 'var(--blue)' : 'var(--brass)'}
-                  strokeWidth={own ? 2 : 2.5}
-                  {...(dashed ? { strokeDasharray: '7 5' } : {})}
+                  dataKey="piston"
+                  stroke="var(--steel-3)"
+                  strokeWidth={1.5}
                   dot={false}
                   isAnimationActive={false}
                 />
-              ))}
-              {chart.points.map(({ deg, mm }, i) => (
-                <ReferenceDot key={i} x={deg} y={mm} r={4.5} fill="var(--blue)" stroke="var(--bench)" />
-              ))}
-            </LineChart>
-          </ResponsiveContainer>
-          <div ref={line} className="valves-line" aria-hidden="true" />
+                {chart.lines.map(({ key, dashed, own }) => (
+                  <Line
+                    key={key}
+                    dataKey={key}
+                    stroke={own ? 'var(--blue)' : 'var(--brass)'}
+                    strokeWidth={own ? 2 : 2.5}
+                    {...(dashed ? { strokeDasharray: '7 5' } : {})}
+                    dot={false}
+                    isAnimationActive={false}
+                  />
+                ))}
+                {chart.points.map(({ deg, mm }, i) => (
+                  <ReferenceDot key={i} x={deg} y={mm} r={4.5} fill="var(--blue)" stroke="var(--bench)" />
+                ))}
+              </LineChart>
+            </ResponsiveContainer>
+            <div ref={line} className="valves-line" aria-hidden="true" />
+          </div>
           <figcaption className="soft">
             <span className="brass">Brass</span> by the book
             {chart.hasFound && (

@@ -1,16 +1,22 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
+import { bracket, judgeGap, oddGap } from '@link-count/core/lash'
 import type { Cam, EntryDraft, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatInches, formatMm } from '@link-count/core/units'
-import { LengthInput, useLengthField, type LengthField } from '../../../ui/fields'
+import { LengthInput, useDraft, useLengthField, type LengthField } from '../../../ui/fields'
+import { gapVerdictWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
+import { Shims } from './Shims'
 
-/** Valve gaps by blade, one field a valve; any may be left out and come later. */
-export function Lash({ step, phase }: { readonly step: Step; readonly phase: Extract<Phase, 'found' | 'left'> }) {
+type LashPhase = Extract<Phase, 'found' | 'left'>
+
+/** Valve gaps, one field a valve, or two by go and no-go; any may be left out and come later. With shims, what to swap and what to buy. */
+export function Lash({ step, phase }: { readonly step: Step; readonly phase: LashPhase }) {
   const { view } = useBench()
-  const cams = view.sheet.cams
+  const { sheet, job } = view
   const [warmth, setWarmth] = useState<'cold' | 'hot'>('cold')
+  const by = useDraft(`${job.id}:${step.id}:lash-by`, 'blade')
   return (
     <div className="stack">
       <SegmentedControl
@@ -22,60 +28,94 @@ export function Lash({ step, phase }: { readonly step: Step; readonly phase: Ext
           { value: 'hot', label: 'Engine hot' },
         ]}
       />
-      {cams.map((cam) => (
-        <LashField key={cam.id} cam={cam} step={step} phase={phase} warmth={warmth} />
+      <SegmentedControl
+        aria-label="Measured by"
+        value={by.text}
+        onChange={by.setText}
+        data={[
+          { value: 'blade', label: 'One blade' },
+          { value: 'goNoGo', label: 'Goes and does not' },
+        ]}
+      />
+      {sheet.cams.map((cam) => (
+        <LashField key={cam.id} cam={cam} step={step} phase={phase} warmth={warmth} goNoGo={by.text === 'goNoGo'} />
       ))}
+      {sheet.shims && <Shims step={step} phase={phase} />}
     </div>
   )
 }
-
-/** A gap outside this is asked about: no blade and no engine of this kind. Common practice, no source. */
-const PLAUSIBLE = { leastMm: 0.03, mostMm: 1 }
 
 function LashField({
   cam,
   step,
   phase,
   warmth,
+  goNoGo,
 }: {
   cam: Cam
   step: Step
-  phase: 'found' | 'left'
+  phase: LashPhase
   warmth: 'cold' | 'hot'
+  goNoGo: boolean
 }) {
   const { view, say } = useBench()
-  const field = useLengthField(`${view.job.id}:${step.id}:${cam.id}`)
+  const key = `${view.job.id}:${step.id}:${cam.id}`
+  const field = useLengthField(key)
+  const noGo = useLengthField(`${key}:no-go`)
   const [sure, setSure] = useState('')
   const written = view.state.lash[phase][cam.id]
-  const book = cam.lashMm?.value
+  const book = { lashMm: cam.lashMm?.value, lashToMm: cam.lashToMm?.value }
+  const both = goNoGo && field.value && noGo.value ? bracket(field.value.value, noGo.value.value) : undefined
+  const crossed = goNoGo && field.value !== undefined && noGo.value !== undefined && !both
+  const typedNumber = Number(/^[\d.,]+/.exec(field.text.trim())?.[0].replace(',', '.') ?? NaN)
   const odd =
-    field.value !== undefined && (field.value.value < PLAUSIBLE.leastMm || field.value.value > PLAUSIBLE.mostMm)
+    field.value && Number.isFinite(typedNumber) ? oddGap(typedNumber, field.value.unit, book.lashMm) : undefined
+  const asked = odd && sure !== field.text
   const write = () => {
     field.ask()
-    if (!field.value || (odd && sure !== field.text)) return
+    if (goNoGo) noGo.ask()
+    if (!field.value || asked || crossed || (goNoGo && !noGo.value)) return
     void say(...replacing(written?.id), {
       kind: 'lash',
       camId: cam.id,
       phase,
       gapMm: field.value.value,
+      ...(goNoGo && noGo.value ? { noGoMm: noGo.value.value } : {}),
       conditions: [warmth],
-      typed: [{ field: 'gap', text: field.text }],
+      typed: [{ field: 'gap', text: field.text }, ...(goNoGo ? [{ field: 'noGo', text: noGo.text }] : [])],
       stepId: step.id,
     })
     field.drop()
+    noGo.drop()
   }
   return (
     <div className="lash-field">
       <LengthInput
         field={field}
-        label={`Lash, ${cam.name}`}
-        description={lashWords(written?.gapMm, book, field)}
-        plausible={PLAUSIBLE}
+        label={goNoGo ? `Goes in, ${cam.name}` : `Lash, ${cam.name}`}
+        description={lashWords(written, book, field)}
+        plausible={{ leastMm: 0.08, mostMm: 0.8 }}
         onEnter={write}
       />
-      {odd && sure !== field.text && (
+      {goNoGo && (
+        <div className="field">
+          <LengthInput field={noGo} label={`Does not go, ${cam.name}`} onEnter={write} />
+        </div>
+      )}
+      {crossed && (
+        <p className="field-error" role="alert">
+          The blade that does not go has to be the thicker one.
+        </p>
+      )}
+      {asked && (
         <div className="warn" role="alert">
-          {formatMm(field.value?.value ?? 0, 2)} would be an odd gap for a valve.
+          {formatMm(odd.asMm, 3)} ({formatInches(odd.asMm)}) would be an odd gap for this valve.{' '}
+          {odd.meant[0] && `Did you mean ${odd.meant[0].words}?`}
+          {odd.meant.slice(0, 2).map(({ words }) => (
+            <Button key={words} variant="default" onClick={() => field.setText(words)}>
+              {words}
+            </Button>
+          ))}
           <Button variant="quiet" onClick={() => setSure(field.text)}>
             It is so
           </Button>
@@ -96,10 +136,24 @@ function LashField({
 export const replacing = (entryId: string | undefined): EntryDraft[] =>
   entryId ? [{ kind: 'strike', targetId: entryId, reason: 'replaced' }] : []
 
-function lashWords(writtenMm: number | undefined, bookMm: number | undefined, field: LengthField): string {
-  const said =
-    writtenMm === undefined ? 'Not written yet' : `Written: ${formatMm(writtenMm)} (${formatInches(writtenMm)})`
-  const book = bookMm === undefined ? 'book: not on the sheet' : `book: ${formatMm(bookMm)}`
+/** The gap that an entry holds: the middle of a go and no-go pair. */
+export const gapOf = ({ gapMm, noGoMm }: { readonly gapMm: number; readonly noGoMm?: number | undefined }) =>
+  noGoMm === undefined ? gapMm : (gapMm + noGoMm) / 2
+
+function lashWords(
+  written: { readonly gapMm: number; readonly noGoMm?: number | undefined } | undefined,
+  book: { readonly lashMm: number | undefined; readonly lashToMm: number | undefined },
+  field: LengthField,
+): string {
+  const said = written
+    ? `Written: ${formatMm(gapOf(written))} (${formatInches(gapOf(written))})${written.noGoMm === undefined ? '' : `, between ${formatMm(written.gapMm)} and ${formatMm(written.noGoMm)}`}`
+    : 'Not written yet'
+  const wants =
+    book.lashMm === undefined
+      ? 'book: not on the sheet'
+      : `book: ${formatMm(book.lashMm)}${book.lashToMm === undefined ? '' : ` to ${formatMm(book.lashToMm)}`}`
+  const judged = written && judgeGap(gapOf(written), book)
+  const verdict = judged && judged.verdict !== 'noBook' ? ` · ${gapVerdictWords(judged.verdict, judged.marginMm)}` : ''
   const beside = field.value && field.value.unit !== 'mm' ? ` · typed: ${formatMm(field.value.value, 3)}` : ''
-  return `${said} · ${book}${beside}`
+  return `${said} · ${wants}${verdict}${beside}`
 }

@@ -69,6 +69,9 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
               </div>
             ))}
           </dl>
+          {best.cams.some((cam) => cam.moves.length > 1) && (
+            <p className="warn">Between the two moves the cam stands far out: do both before anything is turned.</p>
+          )}
           {moves.some(({ moverId }) => moverId.startsWith('tooth')) && (
             <p className="soft">
               One cam at a time, from the crank outwards along the pulled run, the ones that are set held: what is moved
