@@ -101,6 +101,21 @@ export const selectEarlierMarks = createSelector(
   },
 )
 
+/** All visits of an engine as they stand, the latest first. */
+export const selectJobViews = createSelector(
+  [
+    (state: RootState) => state.engines,
+    (state: RootState) => state.sheets,
+    (state: RootState) => state.entries,
+    (state: RootState, engineId: string) => selectJobs(state, engineId),
+  ],
+  (engines, sheets, entries, jobs): readonly JobView[] =>
+    jobs.flatMap((job) => {
+      const inJob = entrySelectors.selectAll(entries).filter((entry) => entry.jobId === job.id)
+      return makeJobView({ engines, sheets }, job, inJob) ?? []
+    }),
+)
+
 export const selectRecords = createSelector(
   [
     (state: RootState) => state.engines,

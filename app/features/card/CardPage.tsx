@@ -10,7 +10,7 @@ import { FaceStill } from '../../ui/face'
 import { TimingFigure, unprovedOf, ZeroFigure } from '../../ui/job'
 import { PageHeader } from '../../ui/PageHeader'
 import { useWorkshop } from '../../ui/WorkshopContext'
-import { formatDate, itemSentence, markShortWords, stepTitle, verdictTitle } from '../../ui/wording'
+import { formatDate, itemSentence, markShortWords, meterWords, stepTitle, verdictTitle } from '../../ui/wording'
 import './card.css'
 
 /** The finished timing card: printed on one page, exported, and what the next job starts from. */
@@ -51,6 +51,7 @@ function Card({ view }: { view: JobView }) {
           <h1>{engine.name}</h1>
           <p>
             {engine.description} · Job {job.number}, {formatDate(job.at)}
+            {job.meter && ` · ${meterWords(job.meter)}`}
             {job.reason && ` · ${job.reason}`}
           </p>
           <p className="soft">
@@ -161,6 +162,19 @@ function Card({ view }: { view: JobView }) {
         {state.deviations.map(({ id, latenessDeg, reason }) => (
           <p key={id}>
             <strong>Left {formatLateness(latenessDeg)} on purpose:</strong> {reason}
+          </p>
+        ))}
+        {Object.values(state.targets).map(({ id, shaftId, latenessDeg, reason }) => (
+          <p key={id}>
+            <strong>
+              {sheet.shafts.find((shaft) => shaft.id === shaftId)?.name} meant to stand {formatLateness(latenessDeg)}:
+            </strong>{' '}
+            {reason}
+          </p>
+        ))}
+        {state.adjusted.map(({ id, words }) => (
+          <p key={id}>
+            <strong>Moved:</strong> {words}
           </p>
         ))}
         {skipped.map(({ step, status }) => (

@@ -26,6 +26,7 @@ import {
 } from './sections'
 import { DriveCheck } from './DriveCheck'
 import { StartJobDialog } from './StartJobDialog'
+import { TrendTable } from './TrendTable'
 import './engine.css'
 
 /** The build sheet, in the order a mechanic measures it; half filled it works, and says what each gap costs. */
@@ -93,6 +94,7 @@ function EngineSheet({ engine }: { engine: Engine }) {
           <aside className="engine-side" aria-label="Drive and jobs">
             <DriveCheck />
             <Jobs engine={engine} />
+            <TrendTable />
           </aside>
         </main>
         {starting && <StartJobDialog engine={engine} sheet={sheet} onClose={() => setStarting(false)} />}

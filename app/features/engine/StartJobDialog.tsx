@@ -1,7 +1,8 @@
-import { Button, SegmentedControl, TextInput } from '@mantine/core'
+import { Button, NativeSelect, SegmentedControl, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { BuildSheet, Engine } from '@link-count/core/model'
+import { parseNumber } from '@link-count/core/units'
 import { openJob } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
 import { useDraft } from '../../ui/fields'
@@ -22,9 +23,24 @@ export function StartJobDialog({
   const { kind } = useWorkshop()
   const reason = useDraft(`start-job:${engine.id}:reason`)
   const [arrival, setArrival] = useState<'chainOn' | 'chainOff'>('chainOn')
+  const meter = useDraft(`start-job:${engine.id}:meter`)
+  const [unit, setUnit] = useState<'hours' | 'miles' | 'km'>('hours')
+  const run = parseNumber(meter.text)
+  const written = meter.text.trim() !== ''
+  const badMeter = written && (!run.ok || run.value < 0 || run.value > 10_000_000)
   const start = async () => {
-    const job = await dispatch(openJob({ engineId: engine.id, sheetId: sheet.id, arrival, reason: reason.text.trim() }))
+    if (badMeter) return
+    const job = await dispatch(
+      openJob({
+        engineId: engine.id,
+        sheetId: sheet.id,
+        arrival,
+        reason: reason.text.trim(),
+        ...(written && run.ok ? { meter: { value: run.value, unit } } : {}),
+      }),
+    )
     reason.drop()
+    meter.drop()
     await navigate(`/${kind}/job/${job.id}`)
   }
   return (
@@ -63,7 +79,24 @@ export function StartJobDialog({
           value={reason.text}
           onChange={(event) => reason.setText(event.currentTarget.value)}
         />
-        <Button type="submit" variant="filled">
+        <div className="row">
+          <TextInput
+            label="It has run, if you know"
+            placeholder="1240"
+            inputMode="decimal"
+            maxLength={12}
+            value={meter.text}
+            onChange={(event) => meter.setText(event.currentTarget.value)}
+            error={badMeter ? 'A number from 0 up.' : undefined}
+          />
+          <NativeSelect
+            label="counted in"
+            value={unit}
+            onChange={(event) => setUnit(event.currentTarget.value as 'hours')}
+            data={['hours', 'miles', 'km']}
+          />
+        </div>
+        <Button type="submit" variant="filled" disabled={badMeter}>
           Start
         </Button>
       </form>

@@ -1,3 +1,4 @@
+import type { Job } from '@link-count/core/model'
 const dateTime = new Intl.DateTimeFormat('en-GB', {
   day: 'numeric',
   month: 'short',
@@ -17,3 +18,6 @@ export function daysAgo(iso: string, nowIso: string): string {
   const days = Math.floor((Date.parse(nowIso) - Date.parse(iso)) / 86_400_000)
   return days <= 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`
 }
+
+export const meterWords = ({ value, unit }: NonNullable<Job['meter']>) =>
+  `${value.toLocaleString('en', { maximumFractionDigits: 0 }).replaceAll(',', ' ')} ${unit}`

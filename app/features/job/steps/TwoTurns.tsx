@@ -8,6 +8,7 @@ import { useBench } from '../JobContext'
 import { TurnedDialog } from '../TurnedDialog'
 import { TheOneMove } from './cam/TheOneMove'
 import { WhatIsWrong } from './cam/WhatIsWrong'
+import { CycleWalk } from './CycleWalk'
 import { TimingReadings } from './TimingReadings'
 
 /** Two full turns the running way with everything tight, and everything read again. */
@@ -52,6 +53,7 @@ export function TwoTurns({ step }: { readonly step: Step }) {
         camshafts.map((shaft, i) => (
           <TimingReadings key={shaft.id} step={step} shaft={shaft} phase="left" counts={i === 0} />
         ))}
+      {enough && <CycleWalk step={step} />}
       {enough && <WhatIsWrong step={step} phase="left" />}
       {enough && <TheOneMove step={step} phase="left" />}
       {enough && camshafts.map((shaft) => <Deviation key={shaft.id} step={step} shaftId={shaft.id} />)}

@@ -1,12 +1,14 @@
 import { Button } from '@mantine/core'
 import type { Evidence } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
+import { readingsOfJob } from '@link-count/core/diagnose'
 import { companionsOf } from '@link-count/core/cylinders'
 import { nextLook } from '@link-count/core/zero'
 import { useBench } from '../JobContext'
 import { TurnTo } from '../TurnTo'
 import { wheelAt } from '../turnPlan'
 import { wheelAsSeen } from '../../../ui/job'
+import { CycleWalk } from './CycleWalk'
 
 interface Look {
   readonly evidence: Evidence
@@ -94,6 +96,7 @@ export function WhichTdc({ step }: { readonly step: Step }) {
         </>
       )}
       <HalfResult name={name} />
+      <CycleWalk step={step} />
     </div>
   )
 }
@@ -150,14 +153,16 @@ function LookRow({
 }
 
 function HalfResult({ name }: { name: string }) {
-  const { state } = useBench().view
+  const { state, sheet } = useBench().view
   const { half, crank } = state
+  const airAgainstValves = readingsOfJob(sheet, state, 'found').half === 'opposite'
   if (half.known === 'unknown') return <p className="soft">Half of the cycle not known. What is set from it waits.</p>
   if (half.known === 'conflict') {
     return (
       <p className="field-error" role="alert">
-        The witnesses contradict each other, so the half of the cycle is not known. Look again; a thumb on the hole
-        while somebody turns is the surest.
+        {airAgainstValves
+          ? 'The air past the thumb and the valves contradict each other. Either the cams are half a turn out, which is a whole turn of the crank, or one of the looks was mistaken: look again, and walk round the cycle.'
+          : 'The witnesses contradict each other, so the half of the cycle is not known. Look again; a thumb on the hole while somebody turns is the surest.'}
       </p>
     )
   }

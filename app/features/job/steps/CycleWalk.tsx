@@ -1,0 +1,122 @@
+import { Button, NativeSelect } from '@mantine/core'
+import { judgeWalk, walkLooks, walkStops, type WalkLook, type WalkVerdict } from '@link-count/core/runSheet'
+import type { BuildSheet } from '@link-count/core/model'
+import type { Step } from '@link-count/core/runSheet'
+import { useDraft } from '../../../ui/fields'
+import { hourWords } from '../../../ui/wording'
+import { useBench } from '../JobContext'
+
+/** A walk round the cycle, a stop every half turn: what each piston, valve and mark should look like, and what differing means. */
+export function CycleWalk({ step }: { readonly step: Step }) {
+  const { view, side, say, drawn } = useBench()
+  const { sheet, state, job } = view
+  const at = useDraft(`${job.id}:${step.id}:walk`, '0')
+  const crankDeg = Number(at.text) || 0
+  const looks = walkLooks(sheet, crankDeg)
+  const verdict = judgeWalk(sheet, state.walks)
+  if (walkStops(sheet).every((deg) => walkLooks(sheet, deg).length === 0)) return null
+  const seenOf = ({ cylinderId, what }: WalkLook) =>
+    state.walks.findLast((one) => one.crankDeg === crankDeg && one.cylinderId === cylinderId && one.what === what)?.saw
+  const go = (deg: number) => {
+    at.setText(String(deg))
+    drawn.set(deg)
+  }
+  return (
+    <details className="section">
+      <summary>
+        Walk round the cycle{' '}
+        <span className="soft">
+          {verdict.looked} of {verdict.of} looked at
+        </span>
+      </summary>
+      <div className="section-body stack">
+        <NativeSelect
+          label="The crank stands at"
+          value={at.text}
+          onChange={(event) => go(Number(event.currentTarget.value))}
+          data={walkStops(sheet).map((deg) => ({ value: String(deg), label: `${deg}° after firing TDC` }))}
+        />
+        <ul className="plain walk">
+          {looks.map((look) => {
+            const seen = seenOf(look)
+            const words = lookWords(look, sheet, side === 'opposite')
+            const entry = {
+              kind: 'walk',
+              crankDeg,
+              cylinderId: look.cylinderId,
+              what: look.what,
+              stepId: step.id,
+            } as const
+            return (
+              <li key={`${look.cylinderId} ${look.what}`}>
+                <span>{words}</span>
+                <Button
+                  variant={seen === 'asExpected' ? 'filled' : 'default'}
+                  aria-pressed={seen === 'asExpected'}
+                  aria-label={`It is so: ${words}`}
+                  onClick={() => void say({ ...entry, saw: 'asExpected' })}
+                >
+                  It is so
+                </Button>
+                <Button
+                  variant={seen === 'otherwise' ? 'filled' : 'quiet'}
+                  aria-pressed={seen === 'otherwise'}
+                  aria-label={`Otherwise: ${words}`}
+                  onClick={() => void say({ ...entry, saw: 'otherwise' })}
+                >
+                  Otherwise
+                </Button>
+              </li>
+            )
+          })}
+        </ul>
+        {crankDeg + 180 < sheet.cycleDeg && (
+          <Button variant="default" onClick={() => go(crankDeg + 180)}>
+            Turned on by half a turn
+          </Button>
+        )}
+        <Verdict verdict={verdict} sheet={sheet} />
+      </div>
+    </details>
+  )
+}
+
+function Verdict({ verdict: { meaning, looked, of, targetId }, sheet }: { verdict: WalkVerdict; sheet: BuildSheet }) {
+  const name =
+    sheet.shafts.find(({ id }) => id === targetId)?.name.toLowerCase() ??
+    sheet.cylinders.find(({ id }) => id === targetId)?.name ??
+    ''
+  if (meaning === 'nothingYet') return null
+  if (meaning === 'allRight')
+    return (
+      <p className="result">
+        {looked === of ? 'All round the cycle it is as it should be.' : `As it should be so far: ${looked} of ${of}.`}
+      </p>
+    )
+  return (
+    <p className="warn" role="alert">
+      {
+        {
+          halfTurn:
+            'The pistons are right and the valves are not: the cams are half a turn out, or the wrong half of the cycle was assumed. Air past a thumb on the plug hole tells which.',
+          oneCamshaft: `Only what the ${name} works is otherwise: that camshaft is off by itself.`,
+          oneCylinder: `Only cylinder ${name} is otherwise: is it the cylinder that the sheet means, and the firing order right?`,
+          mark: 'Pistons and valves are right and the marks are not: they are not what they seem.',
+          pistons: 'The pistons are otherwise: the zero, or which cylinder is which, or the crankpins on the sheet.',
+          mixed: 'Pistons and valves differ: first the zero and which cylinder is which, then look again.',
+        }[meaning]
+      }
+    </p>
+  )
+}
+
+const pistonWords = { top: 'at the top', bottom: 'at the bottom', goingDown: 'going down', goingUp: 'coming up' }
+const valveWords = { shut: 'shut', open: 'open', barelyOpen: 'barely open' }
+
+function lookWords(look: WalkLook, sheet: BuildSheet, mirrored: boolean): string {
+  const name = sheet.cylinders.find(({ id }) => id === look.cylinderId)?.name ?? ''
+  if (look.what === 'mark') return 'The marks of the pose meet'
+  if (look.what === 'piston') return `Cylinder ${name}: piston ${pistonWords[look.piston]}`
+  const hour = look.hour === undefined ? undefined : mirrored ? (12 - look.hour) % 12 : look.hour
+  return `Cylinder ${name}: ${look.what} ${valveWords[look.valve]}${hour === undefined ? '' : `, lobe to ${hourWords(hour)}`}`
+}

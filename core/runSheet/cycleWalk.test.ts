@@ -1,0 +1,63 @@
+import { describe, expect, test } from 'vitest'
+import type { EntryOf } from '../model'
+import { camBench } from '../testing/camBench'
+import { judgeWalk, walkLooks, walkStops, type WalkLook } from '.'
+
+const sheet = camBench({ opensDeg: 17, closesDeg: 57 }, { opensDeg: 60, closesDeg: 20 })
+const at = (deg: number) =>
+  Object.fromEntries(
+    walkLooks(sheet, deg).map((look) => [
+      look.what,
+      'valve' in look ? look.valve : 'piston' in look ? look.piston : true,
+    ]),
+  )
+
+// Worked out by hand from 17/57/60/20 about TDC and BDC; firing TDC of the one cylinder is 0.
+describe('a four-stroke every half turn', () => {
+  test('0: piston up, both shut, the marks meet', () =>
+    expect(at(0)).toMatchObject({ piston: 'top', inlet: 'shut', exhaust: 'shut', mark: true }))
+  test('180: piston down, the exhaust has opened 60 before it', () =>
+    expect(at(180)).toMatchObject({ piston: 'bottom', inlet: 'shut', exhaust: 'open' }))
+  test('360: piston up, both a little open', () =>
+    expect(at(360)).toMatchObject({ piston: 'top', inlet: 'barelyOpen', exhaust: 'barelyOpen' }))
+  test('540: piston down, the inlet closes 57 after it', () =>
+    expect(at(540)).toMatchObject({ piston: 'bottom', inlet: 'open', exhaust: 'shut' }))
+  test('a cylinder whose place is not known is left out', () => {
+    const [first] = sheet.cylinders
+    if (!first) throw new Error('no cylinder')
+    const { firingDeg: _gone, ...second } = { ...first, id: 'cyl-2', name: '2' }
+    const looks = walkLooks({ ...sheet, cylinders: [first, second] }, 90)
+    expect(looks.every(({ cylinderId }) => cylinderId === first.id)).toBe(true)
+  })
+})
+
+const saw = (wrong: (look: WalkLook, deg: number) => boolean) =>
+  judgeWalk(
+    sheet,
+    walkStops(sheet).flatMap((crankDeg) =>
+      walkLooks(sheet, crankDeg).map(
+        (look) =>
+          ({
+            kind: 'walk',
+            crankDeg,
+            cylinderId: look.cylinderId,
+            what: look.what,
+            saw: wrong(look, crankDeg) ? 'otherwise' : 'asExpected',
+          }) as EntryOf<'walk'>,
+      ),
+    ),
+  )
+
+describe('what the looks mean', () => {
+  test('nothing looked at says nothing; all right says how much of it was looked at', () => {
+    expect(judgeWalk(sheet, [])).toMatchObject({ meaning: 'nothingYet', looked: 0 })
+    expect(saw(() => false)).toMatchObject({ meaning: 'allRight', looked: 14, of: 14 })
+  })
+  test('pistons right and every valve otherwise: half a turn, or the wrong half', () =>
+    expect(saw(({ what }) => what === 'inlet' || what === 'exhaust').meaning).toBe('halfTurn'))
+  test('only marks, only pistons, both kinds', () => {
+    expect(saw(({ what }) => what === 'mark').meaning).toBe('mark')
+    expect(saw(({ what }) => what === 'piston').meaning).toBe('pistons')
+    expect(saw(({ what }) => what !== 'mark').meaning).toBe('mixed')
+  })
+})
