@@ -7,6 +7,7 @@ import { wrapToSigned } from '../units'
 import { shaftOfRead, type CamRead } from './camWitnesses'
 import { orderEntries, struckIds } from './order'
 import { crankPlace, rotationStands, rotationTurned, rotationWitness, startRotation, type Rotation } from './rotation'
+import { seatsOf } from './sectionCounts'
 import type { CouplingState, JobState, LoopState, RegisterItem, TensionerState, UndoneAt } from './state'
 import { proofOfLoop, readTiming } from './timing'
 import { readZeros, zeroOfEntry, type Zeros } from './zeros'
@@ -59,9 +60,10 @@ export function foldJob({
   const { zero, readings: zeroReadings = [] } = zeros.frames.at(-1) ?? {}
   const { place, half } = crankPlace(draft.rotation, sheet, zero)
   const { rotation: _rotation, ...rest } = draft
-  const timing = readTiming({ sheet, zeros, camReads: draft.camReads, counts: draft.counts })
+  const seats = seatsOf(sheet, draft.adjusted)
+  const timing = readTiming({ sheet, zeros, camReads: draft.camReads, counts: draft.counts, seats })
   const degreeWheel = live.findLast((entry) => entry.kind === 'degreeWheel')?.scale
-  return { ...rest, live, struck, degreeWheel, zero, zeroReadings, half, crank: place, timing }
+  return { ...rest, seats, live, struck, degreeWheel, zero, zeroReadings, half, crank: place, timing }
 }
 
 function startDraft(job: Job, sheet: BuildSheet, sheetId: string, zeros: Zeros): Draft {
@@ -150,9 +152,7 @@ function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
       draft.targets[entry.shaftId] = entry
       return
     case 'adjusted':
-      draft.adjusted.push(entry)
-      draft.camReads = draft.camReads.filter(({ phase }) => phase === 'found')
-      return resetTight(draft)
+      return takeAdjusted(draft, entry, sheet)
     case 'walk':
       draft.walks.push(entry)
       return
@@ -276,6 +276,19 @@ function takeCoupling(
         }
 }
 
+/** A wheel set otherwise on its shaft makes what was read and counted since the strip stale: its loops want counting by other figures. */
+function takeAdjusted(draft: Draft, entry: EntryOf<'adjusted'>, sheet: BuildSheet): void {
+  draft.adjusted.push(entry)
+  draft.camReads = draft.camReads.filter(({ phase }) => phase === 'found')
+  draft.counts = draft.counts.filter(({ phase }) => phase === 'found')
+  const memberId = sheet.adjusters.find(({ id }) => id === entry.adjusterId)?.memberId
+  for (const { id, path } of sheet.loops) {
+    const loop = draft.loops[id]
+    if (loop?.on && path.some((part) => part.memberId === memberId)) draft.loops[id] = { ...loop, proof: 'notCounted' }
+  }
+  resetTight(draft)
+}
+
 function noteShaftRead(draft: Draft, sheet: BuildSheet, shaftId: string | undefined): void {
   if (shaftId === undefined) return
   for (const { id } of couplingsTo(sheet, shaftId)) {
@@ -310,7 +323,10 @@ function takeDrive(
   } else {
     draft.counts.push(entry)
     const lies = sheet.loops.find(({ id }) => id === entry.loopId)
-    const proof = !lies || entry.phase === 'found' ? loop.proof : proofOfLoop(sheet, lies, draft.counts)
+    const proof =
+      !lies || entry.phase === 'found'
+        ? loop.proof
+        : proofOfLoop(sheet, lies, draft.counts, seatsOf(sheet, draft.adjusted))
     draft.loops[entry.loopId] = { ...loop, proof }
   }
 }

@@ -189,3 +189,26 @@ describe('the rest of the state', () => {
     )
   })
 })
+
+describe('a hub moved on the cam', () => {
+  const sheet = benchSheet({
+    adjusters: [{ id: 'hub', kind: 'hub', memberId: ids.camSprocket, positions: 17 }],
+  })
+  // 38 teeth at half speed: a tooth is 18.947° of the crank. The cam two teeth's worth later wants its wheel two teeth earlier: 29 becomes 27.
+  const adjusted: EntryDraft = { kind: 'adjusted', adjusterId: 'hub', words: 'hub', laterDeg: (2 * 720) / 38 }
+  test('wants another count from then on, and makes what was counted and read before stale', () => {
+    const after = stateAfter([...madeSafe, chain('on'), counted(29), adjusted], sheet)
+    expect(after.counts).toEqual([])
+    expect(after.loops[ids.chain]?.proof).toBe('notCounted')
+    expect(after.seats[ids.camSprocket]).toBeCloseTo(-2, 9)
+    const right = stateAfter([...madeSafe, chain('on'), adjusted, counted(27)], sheet)
+    expect(right.loops[ids.chain]?.proof).toBe('counted')
+    expect(right.timing[ids.cam]?.set?.latenessDeg).toBeCloseTo(0, 6)
+    const old = stateAfter([...madeSafe, chain('on'), adjusted, counted(29)], sheet)
+    expect(old.loops[ids.chain]?.proof).toBe('countedOut')
+  })
+  test('what was found stays judged by what it was found with', () => {
+    const found = stateAfter([...madeSafe, counted(29, 'found'), adjusted], sheet)
+    expect(found.timing[ids.cam]?.found?.latenessDeg).toBeCloseTo(0, 6)
+  })
+})

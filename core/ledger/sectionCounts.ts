@@ -2,8 +2,10 @@ import {
   latenessByCounts,
   markSeat,
   pitchesFromCount,
+  ratioOfShaft,
   sectionsOf,
   solveLoop,
+  toothWorth,
   type Section,
   type SectionCount,
   type WheelLateness,
@@ -25,12 +27,41 @@ export function sectionCounts(sections: readonly Section[], counts: readonly Ent
   })
 }
 
+/** How many pitches late each wheel has to stand on its loop for its camshaft to be right, because it was set otherwise on its shaft since the marks
+ *  were cut: a hub moved so that the cam is later wants its wheel earlier. */
+export type Seats = Readonly<Record<string, number>>
+
+/** Where wheels have to stand after what was moved in a job. A wheel on the crank takes every count with it and changes none. */
+export function seatsOf(sheet: BuildSheet, adjusted: readonly EntryOf<'adjusted'>[]): Seats {
+  const seats: Record<string, number> = {}
+  for (const { adjusterId, laterDeg } of adjusted) {
+    const memberId = sheet.adjusters.find(({ id }) => id === adjusterId)?.memberId
+    const member = sheet.members.find(({ id }) => id === memberId)
+    const shaft = sheet.shafts.find(({ id }) => id === member?.shaftId)
+    if (!member?.teeth || !shaft || shaft.kind === 'crank') continue
+    const { crankDeg } = toothWorth(member.teeth.value, ratioOfShaft(sheet, shaft))
+    seats[member.id] = (seats[member.id] ?? 0) - laterDeg / crankDeg
+  }
+  return seats
+}
+
+/** Sections with the counts that are right for where the wheels have to stand. */
+export const withSeats = (sections: readonly Section[], seats: Seats): Section[] =>
+  sections.map((section) => {
+    const shift = (seats[section.from.memberId] ?? 0) - (seats[section.to.memberId] ?? 0)
+    const { expected } = section
+    return !expected || shift === 0
+      ? section
+      : { ...section, expected: { ...expected, pitches: expected.pitches + shift } }
+  })
+
 /** Everything the counts of one phase say of a loop: its sections, what was found in them, how late each wheel stands. */
 export function readLoop(
   sheet: BuildSheet,
   loop: Loop,
   counts: readonly EntryOf<'count'>[],
   phase?: Phase,
+  seats: Seats = {},
 ): {
   readonly sections: readonly Section[]
   readonly found: readonly SectionCount[]
@@ -38,7 +69,8 @@ export function readLoop(
 } {
   const solved = solveLoop(sheet, loop)
   const drawn = solved.ok ? solved.value : undefined
-  const sections = sectionsOf(sheet, loop, drawn)
+  // What was found was counted before anything was set otherwise.
+  const sections = withSeats(sectionsOf(sheet, loop, drawn), phase === 'found' ? {} : seats)
   const found = sectionCounts(sections, phase ? counts.filter((one) => one.phase === phase) : counts)
   return { sections, found, lateness: latenessByCounts(sheet, sections, found, drawn?.driverId) }
 }

@@ -3,6 +3,7 @@ import type { Entry, EntryOf, ItemKind, Phase, WheelScale } from '../model/entry
 import type { CrankDeg } from '../units'
 import type { Half, Zero, ZeroReading } from '../zero'
 import type { CamRead } from './camWitnesses'
+import type { Seats } from './sectionCounts'
 import type { Zeros } from './zeros'
 
 export interface RegisterItem {
@@ -82,6 +83,8 @@ export interface JobState {
   /** Per shaft, what it is to be set to where that is not the book's. */
   readonly targets: Readonly<Record<string, EntryOf<'target'>>>
   readonly adjusted: readonly EntryOf<'adjusted'>[]
+  /** What those moves want of the counts. */
+  readonly seats: Seats
   readonly walks: readonly EntryOf<'walk'>[]
   readonly chainLengths: readonly EntryOf<'chainLength'>[]
   /** Readings of the cams that still hold: what is moved since makes the later ones stale. */

@@ -15,21 +15,24 @@ import {
 import type { BuildSheet, Loop } from '../model/buildSheet'
 import type { EntryOf, Phase } from '../model/entry'
 import { camWitnesses, type CamRead } from './camWitnesses'
-import { readLoop } from './sectionCounts'
+import { readLoop, withSeats, type Seats } from './sectionCounts'
 import type { Zeros } from './zeros'
 
 /** What one count in the ledger says against the sheet it is read with, of the wheel at the upstream end of its section (or the other one
  *  where that is the driver); undefined where no expected count is known. */
 export function verdictOfCount(
   sheet: BuildSheet,
-  entry: Pick<EntryOf<'count'>, 'loopId' | 'fromMarkId' | 'toMarkId' | 'rule' | 'counted'>,
+  entry: Pick<EntryOf<'count'>, 'loopId' | 'fromMarkId' | 'toMarkId' | 'rule' | 'counted' | 'phase'>,
+  seats: Seats = {},
 ): CountVerdict | undefined {
   const loop = sheet.loops.find(({ id }) => id === entry.loopId)
   const solved = loop && solveLoop(sheet, loop)
   const drawn = solved?.ok ? solved.value : undefined
   const section =
     loop &&
-    sectionsOf(sheet, loop, drawn).find(({ from, to }) => from.id === entry.fromMarkId && to.id === entry.toMarkId)
+    withSeats(sectionsOf(sheet, loop, drawn), entry.phase === 'found' ? {} : seats).find(
+      ({ from, to }) => from.id === entry.fromMarkId && to.id === entry.toMarkId,
+    )
   const spoken = loop && section && spokenOf(sheet, section, driverOf(sheet, loop)?.id)
   if (!section?.expected || !spoken) return undefined
   const { counted, rule } = entry
@@ -43,11 +46,14 @@ export function proofOfLoop(
   sheet: BuildSheet,
   loop: Loop,
   counts: readonly EntryOf<'count'>[],
+  seats: Seats = {},
 ): 'counted' | 'countedOut' | 'notCounted' {
   const { sections, lateness } = readLoop(
     sheet,
     loop,
     counts.filter(({ phase }) => phase !== 'found'),
+    undefined,
+    seats,
   )
   if (lateness.some(({ teethLate }) => teethLate !== 0)) return 'countedOut'
   const driverId = driverOf(sheet, loop)?.id
@@ -61,6 +67,7 @@ interface Readings {
   readonly zeros: Zeros
   readonly camReads: readonly CamRead[]
   readonly counts: readonly EntryOf<'count'>[]
+  readonly seats: Seats
 }
 
 /** Per camshaft and phase, everything that was read of its timing, combined. */
@@ -84,12 +91,12 @@ export function readTiming(readings: Readings): Record<string, Partial<Record<Ph
 
 /** A shaft's lateness through the counts of every loop on its way from the crank. A loop on the way that was not counted, or whose count is
  *  not known, leaves it unsaid, and so does a coupling: no count sees which of its places it was put together in. */
-function fromCount({ sheet, counts }: Readings, shaftId: string, phase: Phase): TimingWitness | undefined {
+function fromCount({ sheet, counts, seats }: Readings, shaftId: string, phase: Phase): TimingWitness | undefined {
   if (couplingsTo(sheet, shaftId).length > 0) return undefined
   const loops = (walkDrive(sheet).ways[shaftId] ?? []).filter(({ by }) => by.kind === 'loop')
   const parts = loops.map(({ by, toShaftId }) => {
     const loop = sheet.loops.find(({ id }) => id === by.id)
-    const read = loop && readLoop(sheet, loop, counts, phase)
+    const read = loop && readLoop(sheet, loop, counts, phase, seats)
     return read?.lateness.find(({ shaft }) => shaft.id === toShaftId)
   })
   const known = parts.flatMap((part) => part ?? [])

@@ -93,10 +93,10 @@ const evidenceOf: Record<StepKind, Look> = {
     if (!lies?.on || !loop) return 'none'
     const counts = state.counts.filter((one) => one.loopId === loopId && one.phase === 'set')
     if (counts.length === 0) return lies.proof === 'asArrived' ? 'none' : 'part'
-    const proof = proofOfLoop(sheet, loop, state.counts)
+    const proof = proofOfLoop(sheet, loop, state.counts, state.seats)
     if (proof === 'countedOut') return state.deviations.length > 0 ? 'read' : 'part'
     // Without an expected count there is nothing to judge it by; it is written down all the same.
-    return proof === 'counted' || !counts.some((count) => verdictOfCount(sheet, count)) ? 'read' : 'part'
+    return proof === 'counted' || !counts.some((count) => verdictOfCount(sheet, count, state.seats)) ? 'read' : 'part'
   },
   tensioner: ({ step, state }) => {
     const at = state.tensioners[step.targetIds[0] ?? '']

@@ -259,7 +259,7 @@ function CountCell({ view, loopId, phase }: { view: JobView; loopId: string; pha
     counts.findLast((one) => one.phase === phase) ??
     (phase === 'left' ? counts.findLast((one) => one.phase === 'set') : undefined)
   if (!entry) return <>not counted</>
-  const verdict = verdictOfCount(sheet, entry)
+  const verdict = verdictOfCount(sheet, entry, state.seats)
   return (
     <span className="reading">
       {entry.counted}
@@ -272,7 +272,7 @@ function CountCell({ view, loopId, phase }: { view: JobView; loopId: string; pha
 /** What was left over when the teeth were right. */
 function LeftOver({ view: { state, sheet } }: { view: JobView }) {
   const count = state.counts.findLast((one) => one.phase !== 'found')
-  const verdict = count && verdictOfCount(sheet, count)
+  const verdict = count && verdictOfCount(sheet, count, state.seats)
   if (!verdict) return null
   return (
     <tr>

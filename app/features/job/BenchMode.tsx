@@ -65,7 +65,7 @@ export function BenchMode({
 function firstMove(step: Step, { state, sheet }: JobView, side: Side): string | undefined {
   const loop = step.kind === 'chainOnCount' ? sheet.loops.find(({ id }) => id === step.targetIds[0]) : undefined
   if (!loop) return undefined
-  const { sections, found, lateness } = readLoop(sheet, loop, state.counts, 'set')
+  const { sections, found, lateness } = readLoop(sheet, loop, state.counts, 'set', state.seats)
   const move = movesOf(sections, lateness, found).moves.find(({ layTeeth }) => layTeeth !== 0)
   return move && moveWords(move, loop, sheet, side)
 }

@@ -37,7 +37,7 @@ export function countablesOf(step: Step, view: Pick<JobView, 'sheet' | 'state'>)
   const phase = phaseOf(step)
   if (!phase) return []
   return loopsOf(step, view).flatMap((loop) => {
-    const { sections } = readLoop(view.sheet, loop, view.state.counts, phase)
+    const { sections } = readLoop(view.sheet, loop, view.state.counts, phase, view.state.seats)
     return [...sections.filter(({ run }) => run === 'tight'), ...sections.filter(({ run }) => run === 'slack')].map(
       (section): Countable => ({
         loop,

@@ -8,9 +8,9 @@ import { useBench } from '../JobContext'
 export function AttemptsLog({ loop }: { readonly loop: Loop }) {
   const { view, side } = useBench()
   const { sheet, state } = view
-  const attempts = attemptsAt(sheet, loop, state.live)
+  const attempts = attemptsAt(sheet, loop, state.live, state.seats)
   if (attempts.length < 2) return null
-  const { sections } = readLoop(sheet, loop, state.counts)
+  const { sections } = readLoop(sheet, loop, state.counts, undefined, state.seats)
   const nameOf = (sectionId: string) => sections.find(({ id }) => id === sectionId)?.from.name.toLowerCase() ?? ''
   const words = (move: { memberId: string; teeth: number }) =>
     moveWords({ memberId: move.memberId, layTeeth: move.teeth }, loop, sheet, side)

@@ -98,7 +98,7 @@ function KeepCount() {
   const dispatch = useAppDispatch()
   const { sheet, state, engine } = view
   const found = sheet.loops.flatMap((loop) => {
-    const { sections, found: counts } = readLoop(sheet, loop, state.counts, 'left')
+    const { sections, found: counts } = readLoop(sheet, loop, state.counts, 'left', state.seats)
     return counts.flatMap(({ sectionId, foundPitches }) => {
       const section = sections.find(({ id }) => id === sectionId)
       return section ? [{ section, pitches: foundPitches }] : []

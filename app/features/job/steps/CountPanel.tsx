@@ -147,7 +147,7 @@ function CountResult({
 }) {
   const { view, say } = useBench()
   const { sheet } = view
-  const verdict = verdictOfCount(sheet, written)
+  const verdict = verdictOfCount(sheet, written, view.state.seats)
   const again = (
     <button
       type="button"
@@ -222,7 +222,7 @@ const suspicionWords = ({ suspicion }: CountVerdict) =>
 function LoopMoves({ loop, phase, step }: { loop: Loop; phase: Phase; step: Step }) {
   const { view, side, say } = useBench()
   const [moving, setMoving] = useState('')
-  const { sections, found, lateness } = readLoop(view.sheet, loop, view.state.counts, phase)
+  const { sections, found, lateness } = readLoop(view.sheet, loop, view.state.counts, phase, view.state.seats)
   const loopOn = view.state.loops[loop.id]?.on
   if (lateness.length === 0) return null
   const { moves, then } = movesOf(sections, lateness, found)

@@ -13,7 +13,7 @@ export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly ste
   const { view, side, say } = useBench()
   const { sheet, state, job } = view
   const done = useDraft(`${job.id}:${step.id}:hung`, '0')
-  const order = hangingOrder(sheet, loop, readLoop(sheet, loop, state.counts).sections)
+  const order = hangingOrder(sheet, loop, readLoop(sheet, loop, state.counts, undefined, state.seats).sections)
   const at = Math.min(Number(done.text) || 0, order.length)
   const what = loop.kind === 'toothedBelt' ? 'belt' : 'chain'
   const nameOf = (id: string) => sheet.members.find((one) => one.id === id)?.name.toLowerCase() ?? ''
