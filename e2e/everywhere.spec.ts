@@ -80,6 +80,43 @@ const screens: readonly (readonly [name: string, path: string, ready: string, th
           .click(),
     ],
     [
+      'valves, causes and the one move',
+      '/demo/job/job-tourer-1',
+      'Card',
+      async (page) => {
+        await page
+          .getByRole('button', { name: /^As found: inlet/ })
+          .filter({ visible: true })
+          .click()
+        for (const way of [
+          'Opening and closing',
+          'Lobe centre',
+          'Both valves rocking',
+          'Pin, slot or flat',
+          'Lobe as a clock',
+        ])
+          await page.locator('summary').filter({ hasText: way }).click()
+        await page.getByText('Valves', { exact: true }).click()
+        await expect(page.getByRole('figure', { name: /^Valve lift over the cycle/ })).toBeVisible()
+        await expect(page.getByRole('region', { name: 'The one move' }).getByText('Other ways')).toBeVisible()
+      },
+    ],
+    [
+      'hanging a belt',
+      '/demo/engine/launch',
+      'How it runs',
+      async (page) => {
+        await page.getByRole('button', { name: 'Start a job' }).click()
+        await page.getByRole('dialog').getByText('Chain off', { exact: true }).click()
+        await page.getByRole('button', { name: 'Start', exact: true }).click()
+        await page
+          .getByRole('button', { name: /^Belt on: count/ })
+          .filter({ visible: true })
+          .click()
+        await page.locator('summary').filter({ hasText: 'Locks on the camshafts' }).click()
+      },
+    ],
+    [
       'guard',
       '/demo/job/job-tractor-3',
       'Lay the chain one tooth further',

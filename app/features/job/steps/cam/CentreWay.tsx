@@ -81,7 +81,7 @@ export function CentreWay({
           ))}
         </ul>
       )}
-      <LengthInput field={lift} label="At a lift of" />
+      <LengthInput field={lift} label="Both at a lift of" />
       <WheelInput field={up} scale={state.degreeWheel} label="Going up: the degree wheel reads" />
       <WheelInput field={down} scale={state.degreeWheel} label="Coming down: the degree wheel reads" />
       <Button variant="default" onClick={more}>

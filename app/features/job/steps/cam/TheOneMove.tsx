@@ -27,7 +27,10 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
   }
   const wide = problem.cams.some(({ latenessDeg }) => Math.abs(latenessDeg) > 0.25)
   const found = search.status === 'ok' ? search.found : undefined
-  const toDo = found && moveToDo(found, sheet.toleranceDeg?.value)
+  // Nearer than it can be read is no gain.
+  const readToDeg = Math.max(0, ...problem.cams.map(({ id }) => state.timing[id]?.[phase]?.plusMinusDeg ?? 0))
+  const withinDeg = sheet.toleranceDeg?.value ?? readToDeg
+  const toDo = found && moveToDo(found, withinDeg)
   const others = found && toDo ? othersOf(found, toDo) : []
   const best = shown === 0 ? toDo : (others[shown - 1] ?? toDo)
   const moves = best ? [...best.shared, ...best.cams.flatMap((cam) => cam.moves)] : []
@@ -61,6 +64,11 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
               </li>
             ))}
           </ol>
+          <p className="soft">
+            {shown === 0
+              ? `The least trouble that leaves every cam within ${fixed(withinDeg, 1)}°, ${sheet.toleranceDeg ? 'the sheet’s limit' : 'what it was read to'}${best === found?.nearest[0] ? ', and the nearest of all' : ''}.`
+              : 'One of the other ways.'}
+          </p>
           <dl className="figures">
             {best.cams.map(({ id, leftoverDeg }) => (
               <div key={id}>

@@ -1,0 +1,231 @@
+import { expect, test, type Page } from '@playwright/test'
+import { MouseHand } from './actor'
+
+async function begin(actor: MouseHand, name: string, cylinders: string, drive: string) {
+  const { page } = actor
+  await page.goto('/own')
+  await actor.press('New engine')
+  await actor.write('What you call it', name)
+  await actor.choose('Cylinders stand', 'in line')
+  await actor.choose('How many', cylinders)
+  await actor.choose('Camshafts are driven by', drive)
+  await actor.press('Begin its build sheet')
+  await expect(page.getByRole('heading', { name })).toBeVisible()
+  await actor.choose('The crank runs, seen from the timing side', 'clockwise')
+  await actor.choose('Can valves and pistons meet?', 'no, free-running')
+}
+
+async function startJob(actor: MouseHand) {
+  await actor.press('Start a job')
+  await actor.press('Start')
+  await expect(actor.page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
+  for (const tick of await actor.page.getByRole('checkbox').all()) await tick.click()
+}
+
+/** Stops at 340 and 30, 330 and 40: TDC at 5 on the wheel. */
+async function zeroAtFive(actor: MouseHand) {
+  await actor.press(/^True TDC/)
+  await actor.press('Wheel is fitted')
+  for (const [first, second] of [
+    ['340', '30'],
+    ['330', '40'],
+  ] as const) {
+    await actor.press(/^Stop (is )?in/)
+    await actor.write(/^First contact/, first)
+    await actor.write(/^Second contact/, second)
+    await actor.press('Write both down')
+    await actor.press('Stop is out')
+  }
+  await expect(actor.page.locator('.step-panel .result').first()).toContainText('proved')
+}
+
+async function events(actor: MouseHand, opens: string, closes: string) {
+  await actor.open('Opening and closing')
+  await actor.write('Opens: the degree wheel reads', opens)
+  await actor.write('Closes: the degree wheel reads', closes)
+  await actor.press('Write it down: opening and closing')
+}
+
+const wrong = (page: Page) => page.getByRole('region', { name: 'What is wrong' })
+const move = (page: Page) => page.getByRole('region', { name: 'The one move' })
+
+/* Inlet 17/57 and exhaust 60/20 at half a millimetre, 20 and 40 teeth: a tooth is 18° of the crank. By hand, of a chain 0.55% longer over the
+ * runs of this layout the exhaust is 4.6° late and the inlet 3.2°; the inlet a tooth later still is 21.2°. With TDC at 5 the inlet then opens at
+ * 343 + 21.2 + 5 = 9.2 on the wheel and closes at 597 + 26.2 = 263.2; the exhaust at 120 + 9.6 = 129.6 and 380 + 9.6 = 29.6. */
+test('a twin-cam engine, a tooth out on one cam and both late from the chain, put right by tooth and hub', async ({
+  page,
+}) => {
+  const actor = new MouseHand(page)
+  await begin(actor, 'Twin', '4', 'one chain, two camshafts')
+  for (const [label, text] of [
+    ['Teeth, crank sprocket', '20'],
+    ['Teeth, exhaust sprocket', '40'],
+    ['Teeth, inlet sprocket', '40'],
+    ['Centre of the crank to centre of the exhaust camshaft', '308 mm'],
+    ['Exhaust camshaft stands towards', '-13.1'],
+    ['Centre of the crank to centre of the inlet camshaft', '308 mm'],
+    ['Inlet camshaft stands towards', '13.1'],
+    ['Tensioner, radius where the loop touches it', '60 mm'],
+    ['Chain pitch', '9.525 mm'],
+    ['Pitches in the whole chain', '112'],
+    ['Cam may be out by, at the crank', '2'],
+    ['Inlet opens, before TDC', '17'],
+    ['Inlet closes, after BDC', '57'],
+    ['Inlet: at a lift of', '0.5 mm'],
+    ['Inlet top lift', '9 mm'],
+    ['Exhaust opens, before BDC', '60'],
+    ['Exhaust closes, after TDC', '20'],
+    ['Exhaust: at a lift of', '0.5 mm'],
+    ['Exhaust top lift', '8.6 mm'],
+  ] as const)
+    await actor.write(label, text)
+  await page.keyboard.press('Tab')
+  await expect(page.getByText(/Follows: open for 254\.0°, lobe centre 110\.0°, lift at overlap TDC/)).toBeVisible()
+  for (const wheel of ['Inlet sprocket', 'Exhaust sprocket']) {
+    await actor.choose('On the', wheel)
+    await actor.press('Put it on the sheet: adjuster')
+    await actor.write(`Places to the turn, ${wheel.toLowerCase()}`, '17')
+    await page.keyboard.press('Tab')
+  }
+  await startJob(actor)
+  await zeroAtFive(actor)
+  await actor.press(/^Which TDC/)
+  await actor.press(/It stands there/)
+  await actor.press('Air pushed past')
+  await actor.press('Both shut, lash felt')
+
+  await actor.press(/^As found: exhaust camshaft/)
+  await events(actor, '129.6', '29.6')
+  await expect(page.getByText(/Exhaust camshaft:.*4\.6° late/)).toBeVisible()
+  await actor.press(/^As found: inlet camshaft/)
+  await events(actor, '9.2', '263.2')
+  await expect(page.getByText(/Inlet camshaft:.*21\.2° late/)).toBeVisible()
+  await expect(wrong(page)).toContainText('Not enough to tell: 2 causes fit')
+  await expect(wrong(page)).toContainText('Measure the chain by calliper')
+  await actor.open('Measure the chain')
+  await actor.write('Over how many pitches', '20')
+  await actor.write('Measured, pulled lightly', '191.55 mm')
+  await actor.press('Write it down: chain')
+  await expect(wrong(page).getByRole('listitem').first()).toContainText(
+    'Whole teeth out, and The chain has stretched: inlet camshaft 1 tooth late, 0.55% longer.',
+  )
+  await expect(move(page)).toContainText(/Hub of the inlet sprocket, \d+ places?: the inlet camshaft .* in its wheel/)
+  await expect(move(page)).toContainText('The least trouble that leaves every cam within 2.0°')
+  await expect(move(page)).toContainText(/Inlet camshaft then reads[01]\.\d° (late|early)/)
+  await actor.press('It is moved so')
+  await expect(move(page)).toBeHidden()
+  await expect(page.getByText('What was found has been worked on since.')).toBeVisible()
+
+  await actor.press(/^Two turns/)
+  await actor.press('One full turn done')
+  await actor.press('One full turn done')
+  // The exhaust right on the book: opens at 120 and closes at 380 on the cycle, its centre at 250, all 5 later on the wheel.
+  await events(actor, '125', '25')
+  await expect(page.locator('.result', { hasText: 'Exhaust camshaft' })).toContainText('read, one witness')
+  await actor.open('Lobe centre, equal lifts')
+  await actor.write('Both at a lift of', '5 mm')
+  await actor.write('Going up: the degree wheel reads', '205')
+  await actor.write('Coming down: the degree wheel reads', '305')
+  await actor.press('Write it down: lobe centre, equal lifts')
+  await expect(page.locator('.result', { hasText: 'Exhaust camshaft' })).toContainText('proved')
+  await actor.press('Ledger')
+  await expect(page.getByText(/^Moved: Hub of the inlet sprocket/)).toBeVisible()
+})
+
+test('a V-twin set half a turn out is caught: air against the valves, and all round the cycle', async ({ page }) => {
+  const actor = new MouseHand(page)
+  await page.goto('/demo/engine/sidecar')
+  await startJob(actor)
+  await zeroAtFive(actor)
+  await actor.press(/^Which TDC/)
+  await actor.press(/It stands there/)
+  await actor.press('Air pushed past')
+  await actor.press('Not both shut')
+  await expect(page.getByText(/Either the cams are half a turn out, which is a whole turn of the crank/)).toBeVisible()
+  await actor.open('Walk round the cycle')
+  const looks = page.locator('.walk li')
+  const sayAll = async () => {
+    for (const look of await looks.all()) {
+      const valve = /inlet|exhaust/.test((await look.textContent()) ?? '')
+      await look.getByRole('button', { name: valve ? /^Otherwise/ : /^It is so/ }).click()
+    }
+  }
+  await sayAll()
+  await actor.press('Turned on by half a turn')
+  await sayAll()
+  await expect(
+    page.getByText('The pistons are right and the valves are not: the cams are half a turn out'),
+  ).toBeVisible()
+})
+
+/* A gap of 0.30 and a blade of 0.10: it nips at 0.20 of lift, which is this book's own. */
+test('a side-valve engine by feelers: the blade nips and frees', async ({ page }) => {
+  const actor = new MouseHand(page)
+  await begin(actor, 'Side valve', '1', 'gears only')
+  for (const [label, text] of [
+    ['Inlet opens, before TDC', '10'],
+    ['Inlet closes, after BDC', '50'],
+    ['Inlet: at a lift of', '0.2 mm'],
+    ['Inlet lash, cold', '0.3 mm'],
+  ] as const)
+    await actor.write(label, text)
+  await page.keyboard.press('Tab')
+  await startJob(actor)
+  await zeroAtFive(actor)
+  await actor.press(/^As found/)
+  await actor.open('Opening and closing')
+  await page.getByText('By feeler blade').click()
+  await actor.write('The blade is', '0.4 mm')
+  await expect(page.getByText('The blade is thicker than the gap.')).toBeVisible()
+  await actor.write('The blade is', '0.1 mm')
+  await expect(page.getByText('It nips at 0.200 mm of lift.')).toBeVisible()
+  // Opens at 350, read at 358 less 5: 3 late; closes at 590 = 230, read at 238 less 5.
+  await actor.write('Opens: the degree wheel reads', '358')
+  await actor.write('Closes: the degree wheel reads', '238')
+  await expect(page.getByText(/The cam is 3\.0° late ± \d\.\d° at the crank/)).toBeVisible()
+  await actor.press('Write it down: opening and closing')
+  await actor.press('Ledger')
+  await expect(page.getByText(/1 inlet as found: opens at wheel 358.*closes at 238/)).toBeVisible()
+})
+
+/* Want 0.20, right within 0.025: 2.40 with 0.30 wants 2.50; 2.50 with 0.10 wants 2.40: they swap. 2.60 with 0.45 wants 2.85, new. The rest stay. */
+test('shims are swapped on eight valves: two change places, one is bought', async ({ page }) => {
+  const actor = new MouseHand(page)
+  await begin(actor, 'Shimmed', '4', 'one chain, two camshafts')
+  for (const valve of ['Inlet', 'Exhaust']) await actor.write(`${valve} lash, cold`, '0.2 mm')
+  await actor.open('Lash by shims')
+  await actor.write('Thinnest shim to be had', '2 mm')
+  await actor.write('Thickest shim to be had', '3 mm')
+  await actor.write('They come in steps of', '0.05 mm')
+  await actor.press('Set by these shims')
+  await startJob(actor)
+  await actor.press(/^Lash as found/)
+  const valves = [
+    ['1 inlet', '0.30', '2.40'],
+    ['1 exhaust', '0.10', '2.50'],
+    ['2 inlet', '0.20', '2.45'],
+    ['2 exhaust', '0.45', '2.60'],
+    ['3 inlet', '0.19', '2.45'],
+    ['3 exhaust', '0.21', '2.45'],
+    ['4 inlet', '0.20', '2.55'],
+    ['4 exhaust', '0.22', '2.55'],
+  ] as const
+  await actor.write('Lash, 1 inlet', '0.07 mm')
+  await expect(page.getByText(/would be an odd gap|Written|Not written yet/).first()).toBeVisible()
+  for (const [name, gap, shim] of valves) {
+    await actor.write(`Lash, ${name}`, `${gap} mm`)
+    await actor.press(`Write down lash, ${name}`)
+    await actor.write(`Shim, ${name}`, `${shim} mm`)
+    await actor.press(`Write down shim, ${name}`)
+  }
+  const shims = page.getByRole('region', { name: 'Shims' })
+  await expect(shims).toContainText('8 of 8 valves: 1 to buy, 3 moved.')
+  await expect(shims.getByRole('listitem')).toHaveText([
+    '1 inlet: 2.50 mm, from 1 exhaust. The gap is then 0.20 mm.',
+    '1 exhaust: 2.40 mm, from 1 inlet. The gap is then 0.20 mm.',
+    '2 exhaust: 2.85 mm, new. The gap is then 0.20 mm.',
+  ])
+  await expect(shims).toContainText('Left over: 2.60 mm.')
+  await actor.press('Shims are swapped so')
+  await expect(page.getByText('Written: 2.85 mm')).toBeVisible()
+})
