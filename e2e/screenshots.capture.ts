@@ -22,6 +22,8 @@ const shots: readonly Shot[] = [
   { name: 'true-tdc', path: '/demo/job/job-sidecar-1', ready: 'It meets', then: showTrueTdc },
   { name: 'zero-readings', path: '/demo/job/job-sidecar-1', ready: 'It meets', then: showReadings },
   { name: 'two-stage', path: '/demo/engine/tourer', ready: 'How it runs', then: showTwoStage },
+  { name: 'valves', path: '/demo/job/job-tourer-1', ready: 'Card', then: showValves },
+  { name: 'hanging', path: '/demo/engine/launch', ready: 'How it runs', then: showHanging },
   { name: 'belt', path: '/demo/engine/launch', ready: 'How it runs', then: showLinkMap },
   { name: 'paper', path: '/demo/engine/sidecar/paper', ready: 'Marks along the rim' },
   { name: 'chain-off', path: '/demo/job/job-sidecar-1', ready: 'It meets' },
@@ -76,6 +78,34 @@ async function showTwoStage(page: Page) {
   await counter.focus()
   for (let i = 0; i < 24; i++) await page.keyboard.press('Space')
   await expect(counter).toHaveAccessibleName(/^24 counted/)
+}
+
+/** What is wrong and the one move, beside the valves of the first cylinder. */
+async function showValves(page: Page) {
+  await page
+    .getByRole('button', { name: /^As found: inlet/ })
+    .filter({ visible: true })
+    .click()
+  await page.getByText('Valves', { exact: true }).click()
+  await expect(page.getByRole('figure', { name: /^Valve lift over the cycle/ })).toBeVisible()
+  const wrong = page.getByRole('region', { name: 'What is wrong' })
+  await expect(page.getByRole('region', { name: 'The one move' }).getByText('Other ways')).toBeVisible()
+  await wrong.evaluate((node) => node.scrollIntoView({ block: 'start' }))
+}
+
+/** A belt half way round four camshafts. */
+async function showHanging(page: Page) {
+  await page.getByRole('button', { name: 'Start a job' }).click()
+  await page.getByRole('dialog').getByText('Chain off', { exact: true }).click()
+  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
+  for (const tick of await page.getByRole('checkbox').all()) await tick.click()
+  await page
+    .getByRole('button', { name: /^Belt on: count/ })
+    .filter({ visible: true })
+    .click()
+  for (const wheel of ['crank pulley', 'second exhaust pulley'])
+    await page.getByRole('button', { name: `On the ${wheel}` }).click()
 }
 
 async function showLinkMap(page: Page) {

@@ -84,7 +84,7 @@ function swapped(sheet: BuildSheet, cam: Cam): LobeRead['ifSwapped'] {
 }
 
 /** What one percent of stretch, one millimetre off a head, or one of slack on the pulled runs does to a camshaft; and its tooth. */
-function effectsOn(
+export function effectsOn(
   sheet: BuildSheet,
   shaftId: string,
 ): Pick<LobeRead, 'toothDeg' | 'perStretch' | 'perSkim' | 'perSlack'> {

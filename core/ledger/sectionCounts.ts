@@ -32,7 +32,10 @@ export function sectionCounts(sections: readonly Section[], counts: readonly Ent
 export type Seats = Readonly<Record<string, number>>
 
 /** Where wheels have to stand after what was moved in a job. A wheel on the crank takes every count with it and changes none. */
-export function seatsOf(sheet: BuildSheet, adjusted: readonly EntryOf<'adjusted'>[]): Seats {
+export function seatsOf(
+  sheet: BuildSheet,
+  adjusted: readonly Pick<EntryOf<'adjusted'>, 'adjusterId' | 'laterDeg'>[],
+): Seats {
   const seats: Record<string, number> = {}
   for (const { adjusterId, laterDeg } of adjusted) {
     const memberId = sheet.adjusters.find(({ id }) => id === adjusterId)?.memberId

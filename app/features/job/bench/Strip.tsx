@@ -1,7 +1,9 @@
 import { useEffect, useRef, useState } from 'react'
+import { valveEvents } from '@link-count/core/cams'
 import { firingDegOf } from '@link-count/core/cylinders'
 import { cycleEvents, strokesOf, type Stroke } from '@link-count/core/runSheet'
-import { fixed } from '@link-count/core/units'
+import { fixed, wrapToCycle } from '@link-count/core/units'
+import type { JobView } from '../../../domain/views'
 import { missedTurnWords, turnWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { NextCylinder } from '../NextCylinder'
@@ -41,6 +43,7 @@ export function Strip() {
   const events = cycleEvents(sheet).filter(
     ({ kind, cylinderId }) => (kind === 'opens' || kind === 'closes') && cylinderId === sheet.zeroCylinderId,
   )
+  const found = foundEvents(view)
   const next = nextThing(view)
   const share = (deg: number) => `${(deg / cycleDeg) * 100}%`
   const moveTo = (clientX: number) => {
@@ -79,6 +82,12 @@ export function Strip() {
             )
           })}
         </div>
+        {found.map(({ key, atDeg }) => (
+          <span key={key} className="strip-found" style={{ left: share(atDeg) }} aria-hidden="true" />
+        ))}
+        {found.length > 0 && (
+          <span className="unseen">As read, against the book: {found.map(({ words }) => words).join(', ')}.</span>
+        )}
         {order.map(({ id, name }) => {
           const spans = strokesOf(sheet, id)
           return (
@@ -142,4 +151,32 @@ export function Strip() {
       {going && <NextCylinder onClose={() => setGoing(false)} />}
     </div>
   )
+}
+
+/** Where the events of the zero cylinder come by what was read of their camshafts, the latest phase: blue, beside the book's brass. */
+function foundEvents({ sheet, state }: JobView) {
+  return sheet.cams
+    .filter(({ cylinderId }) => cylinderId === sheet.zeroCylinderId)
+    .flatMap((cam) => {
+      const timing = state.timing[cam.shaftId]
+      const late = (timing?.left ?? timing?.set ?? timing?.found)?.latenessDeg
+      const { opens, closes } = valveEvents(sheet, cam)
+      if (late === undefined) return []
+      return (
+        [
+          ['opens', opens],
+          ['closes', closes],
+        ] as const
+      ).flatMap(([what, deg]) =>
+        deg === undefined
+          ? []
+          : [
+              {
+                key: `${cam.id} ${what}`,
+                atDeg: wrapToCycle(deg + late, sheet.cycleDeg),
+                words: `${cam.valve} ${what} ${fixed(wrapToCycle(deg + late, sheet.cycleDeg), 0)}`,
+              },
+            ],
+      )
+    })
 }

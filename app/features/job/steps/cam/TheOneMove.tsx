@@ -1,7 +1,7 @@
 import { Button, Textarea } from '@mantine/core'
 import { useState } from 'react'
 import { ratioOfShaft } from '@link-count/core/drive'
-import type { JobState } from '@link-count/core/ledger'
+import { readLoop, seatsOf, type JobState } from '@link-count/core/ledger'
 import type { BuildSheet, EntryDraft, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { moveProblemOf, moveToDo, type FoundMoves, type Move, type MoveSet } from '@link-count/core/search'
@@ -86,6 +86,7 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
               changes the count to the next.
             </p>
           )}
+          <NewCounts set={best} sheet={sheet} state={state} />
           <Button variant="default" onClick={() => done(best)}>
             It is moved so
           </Button>
@@ -118,6 +119,27 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
       <Targets step={step} />
     </section>
   )
+}
+
+/** What has to be counted between the marks once it is moved: a hub moved on the camshaft wants its wheel elsewhere on the loop. */
+function NewCounts({ set, sheet, state }: { set: MoveSet; sheet: BuildSheet; state: JobState }) {
+  const moved = [...set.shared, ...set.cams.flatMap((cam) => cam.moves)].flatMap(({ moverId, laterDeg }) => {
+    const [kind, adjusterId] = moverId.split(' ')
+    return kind === 'adjuster' && adjusterId ? [{ adjusterId, laterDeg }] : []
+  })
+  const seats = seatsOf(sheet, [...state.adjusted, ...moved])
+  const laid = new Set(set.cams.flatMap((cam) => cam.moves).map(({ moverId }) => moverId.split(' ')[1]))
+  const touched = sheet.loops.filter(
+    ({ id, path }) => laid.has(id) || path.some(({ memberId }) => seats[memberId] !== undefined),
+  )
+  const counts = touched.flatMap((loop) =>
+    readLoop(sheet, loop, [], undefined, seats).sections.flatMap(({ run, from, to, expected }) =>
+      run === 'tight' && expected
+        ? [`${fixed(expected.pitches, 1)} pitches from the ${from.name.toLowerCase()} to the ${to.name.toLowerCase()}`]
+        : [],
+    ),
+  )
+  return counts.length === 0 ? null : <p>Then count {counts.join(', ')}.</p>
 }
 
 /** The nearest of all and those with less trouble, without the one that is to be done. */

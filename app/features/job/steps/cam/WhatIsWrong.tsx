@@ -1,5 +1,5 @@
 import { Button, NumberInput } from '@mantine/core'
-import { bandOf, diagnose, readingsOfJob, type Diagnosis } from '@link-count/core/diagnose'
+import { bandOf, diagnose, effectsOn, readingsOfJob, type Diagnosis } from '@link-count/core/diagnose'
 import type { BuildSheet, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { fixed, formatLateness } from '@link-count/core/units'
@@ -29,6 +29,7 @@ export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly pha
           ))}
         </ul>
       )}
+      <SharesTheChain said={said} sheet={sheet} />
       {said.next && (
         <p>
           {said.verdict === 'told' || said.verdict === 'nothingShown' ? 'To prove it: ' : 'To settle it: '}
@@ -63,6 +64,21 @@ export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly pha
         </p>
       )}
     </section>
+  )
+}
+
+/** What else a stretched chain drives is late with it. */
+function SharesTheChain({ said, sheet }: { said: Diagnosis; sheet: BuildSheet }) {
+  const stretch = said.fits.find(({ causes }) => causes.includes('stretch'))?.size
+  const late = sheet.shafts
+    .filter(({ kind }) => kind === 'pump' || kind === 'magneto')
+    .flatMap(({ id, name }) => {
+      const per = effectsOn(sheet, id).perStretch
+      return per === undefined || stretch === undefined ? [] : [`${name.toLowerCase()} ${fixed(per * stretch, 1)}°`]
+    })
+  if (stretch === undefined) return null
+  return late.length === 0 ? null : (
+    <p>Late with it, by the same chain: {late.join(', ')} at the crank. Check them again after the cams are set.</p>
   )
 }
 
