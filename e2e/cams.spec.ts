@@ -1,26 +1,8 @@
 import { expect, test, type Page } from '@playwright/test'
 import { MouseHand } from './actor'
+import { beginEngine, startSafely } from './beginEngine'
 
-async function begin(actor: MouseHand, name: string, cylinders: string, drive: string) {
-  const { page } = actor
-  await page.goto('/own')
-  await actor.press('New engine')
-  await actor.write('What you call it', name)
-  await actor.choose('Cylinders stand', 'in line')
-  await actor.choose('How many', cylinders)
-  await actor.choose('Camshafts are driven by', drive)
-  await actor.press('Begin its build sheet')
-  await expect(page.getByRole('heading', { name })).toBeVisible()
-  await actor.choose('The crank runs, seen from the timing side', 'clockwise')
-  await actor.choose('Can valves and pistons meet?', 'no, free-running')
-}
-
-async function startJob(actor: MouseHand) {
-  await actor.press('Start a job')
-  await actor.press('Start')
-  await expect(actor.page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
-  for (const tick of await actor.page.getByRole('checkbox').all()) await tick.click()
-}
+const FREE = 'no, free-running'
 
 /** Stops at 340 and 30, 330 and 40: TDC at 5 on the wheel. */
 async function zeroAtFive(actor: MouseHand) {
@@ -56,7 +38,7 @@ test('a twin-cam engine, a tooth out on one cam and both late from the chain, pu
   page,
 }) => {
   const actor = new MouseHand(page)
-  await begin(actor, 'Twin', '4', 'one chain, two camshafts')
+  await beginEngine(actor, { name: 'Twin', cylinders: '4', drive: 'one chain, two camshafts', meet: FREE })
   for (const [label, text] of [
     ['Teeth, crank sprocket', '20'],
     ['Teeth, exhaust sprocket', '40'],
@@ -87,7 +69,7 @@ test('a twin-cam engine, a tooth out on one cam and both late from the chain, pu
     await actor.write(`Places to the turn, ${wheel.toLowerCase()}`, '17')
     await page.keyboard.press('Tab')
   }
-  await startJob(actor)
+  await startSafely(actor)
   await zeroAtFive(actor)
   await actor.press(/^Which TDC/)
   await actor.press(/It stands there/)
@@ -135,7 +117,7 @@ test('a twin-cam engine, a tooth out on one cam and both late from the chain, pu
 test('a V-twin set half a turn out is caught: air against the valves, and all round the cycle', async ({ page }) => {
   const actor = new MouseHand(page)
   await page.goto('/demo/engine/sidecar')
-  await startJob(actor)
+  await startSafely(actor)
   await zeroAtFive(actor)
   await actor.press(/^Which TDC/)
   await actor.press(/It stands there/)
@@ -161,7 +143,7 @@ test('a V-twin set half a turn out is caught: air against the valves, and all ro
 /* A gap of 0.30 and a blade of 0.10: it nips at 0.20 of lift, which is this book's own. */
 test('a side-valve engine by feelers: the blade nips and frees', async ({ page }) => {
   const actor = new MouseHand(page)
-  await begin(actor, 'Side valve', '1', 'gears only')
+  await beginEngine(actor, { name: 'Side valve', cylinders: '1', drive: 'gears only', meet: FREE })
   for (const [label, text] of [
     ['Inlet opens, before TDC', '10'],
     ['Inlet closes, after BDC', '50'],
@@ -170,7 +152,7 @@ test('a side-valve engine by feelers: the blade nips and frees', async ({ page }
   ] as const)
     await actor.write(label, text)
   await page.keyboard.press('Tab')
-  await startJob(actor)
+  await startSafely(actor)
   await zeroAtFive(actor)
   await actor.press(/^As found/)
   await actor.open('Opening and closing')
@@ -191,14 +173,14 @@ test('a side-valve engine by feelers: the blade nips and frees', async ({ page }
 /* Want 0.20, right within 0.025: 2.40 with 0.30 wants 2.50; 2.50 with 0.10 wants 2.40: they swap. 2.60 with 0.45 wants 2.85, new. The rest stay. */
 test('shims are swapped on eight valves: two change places, one is bought', async ({ page }) => {
   const actor = new MouseHand(page)
-  await begin(actor, 'Shimmed', '4', 'one chain, two camshafts')
+  await beginEngine(actor, { name: 'Shimmed', cylinders: '4', drive: 'one chain, two camshafts', meet: FREE })
   for (const valve of ['Inlet', 'Exhaust']) await actor.write(`${valve} lash, cold`, '0.2 mm')
   await actor.open('Lash by shims')
   await actor.write('Thinnest shim to be had', '2 mm')
   await actor.write('Thickest shim to be had', '3 mm')
   await actor.write('They come in steps of', '0.05 mm')
   await actor.press('Set by these shims')
-  await startJob(actor)
+  await startSafely(actor)
   await actor.press(/^Lash as found/)
   const valves = [
     ['1 inlet', '0.30', '2.40'],

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { MouseHand } from './actor'
+import { startSafely } from './beginEngine'
 
 /* 24 splines at half speed: one is 360 / 24 = 15° of the camshaft, 30° of the crank. */
 test('a splined camshaft is drawn apart, put back two splines on, and the guard wants it read', async ({ page }) => {
@@ -8,10 +9,7 @@ test('a splined camshaft is drawn apart, put back two splines on, and the guard 
   await page.goto('/demo/engine/fire-pump')
   await actor.choose('Can valves and pistons meet?', 'yes, interference')
   await expect(page.getByText('One is worth 30.00° at the crank.').first()).toBeVisible()
-  await actor.press('Start a job')
-  await actor.press('Start')
-  await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
-  for (const tick of await page.getByRole('checkbox').all()) await tick.click()
+  await startSafely(actor)
   await actor.press('Go on')
   await actor.press(/^Set the cam: first camshaft|^Set.*first camshaft/i)
   await actor.press('Spline of the first camshaft drawn apart')

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { MouseHand } from './actor'
+import { beginEngine, startSafely } from './beginEngine'
 
 const guard = (page: Page) => page.getByLabel('Guard', { exact: true })
 
@@ -13,25 +14,10 @@ async function countTo(actor: MouseHand, n: number, mark: RegExp) {
   await actor.press(mark)
 }
 
-async function begin(actor: MouseHand, name: string, drive: string) {
-  const { page } = actor
-  await page.goto('/own')
-  await actor.press('New engine')
-  await actor.write('What you call it', name)
-  await actor.choose('Cylinders stand', 'in line')
-  await actor.choose('How many', '4')
-  await actor.choose('Camshafts are driven by', drive)
-  await actor.press('Begin its build sheet')
-  await expect(page.getByRole('heading', { name })).toBeVisible()
-  await actor.choose('The crank runs, seen from the timing side', 'clockwise')
-  await actor.choose('Can valves and pistons meet?', 'yes, interference')
-}
+const INTERFERENCE = 'yes, interference'
 
 async function makeSafe(actor: MouseHand) {
-  await actor.press('Start a job')
-  await actor.press('Start')
-  await expect(actor.page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
-  for (const tick of await actor.page.getByRole('checkbox').all()) await tick.click()
+  await startSafely(actor)
   await actor.press('Go on')
 }
 
@@ -49,7 +35,12 @@ test('a two-stage twin-cam drive from calliper distances: a tooth out on one cam
   page,
 }) => {
   const actor = new MouseHand(page)
-  await begin(actor, 'Twin cam', 'two chains over an intermediate shaft')
+  await beginEngine(actor, {
+    name: 'Twin cam',
+    cylinders: '4',
+    drive: 'two chains over an intermediate shaft',
+    meet: INTERFERENCE,
+  })
   for (const [label, n] of teeth) await actor.write(label, n)
   await actor.write('Centre of the crank to centre of the intermediate shaft', '168 mm')
   await actor.write('Intermediate shaft stands towards', '-6')
@@ -116,7 +107,12 @@ test('a two-stage twin-cam drive from calliper distances: a tooth out on one cam
 
 test('the same with counts only: no distances, the counts of the book', async ({ page }) => {
   const actor = new MouseHand(page)
-  await begin(actor, 'Counted twin', 'two chains over an intermediate shaft')
+  await beginEngine(actor, {
+    name: 'Counted twin',
+    cylinders: '4',
+    drive: 'two chains over an intermediate shaft',
+    meet: INTERFERENCE,
+  })
   for (const [label, n] of teeth) await actor.write(label, n)
   await actor.write('Pitches in the whole lower chain', '60')
   await actor.write('Pitches in the whole upper chain', '102')

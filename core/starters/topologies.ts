@@ -51,6 +51,12 @@ const spline = (fromId: string, toId: string) => ({
   toId,
 })
 
+/** One part for each of two banks. */
+const banks = <T>(make: (bank: { readonly of: 'a' | 'b'; readonly first: 'First' | 'Second' }) => T): T[] => [
+  make({ of: 'a', first: 'First' }),
+  make({ of: 'b', first: 'Second' }),
+]
+
 type Parts = Pick<Drive, 'shafts' | 'members' | 'loops' | 'couplings'>
 /** Which shaft a valve of a cylinder is worked by. */
 type ShaftOf = (cylinder: Cylinder, valve: 'inlet' | 'exhaust') => string
@@ -129,27 +135,27 @@ const shapes: Readonly<Record<Topology, { readonly parts: Parts; readonly shaftO
     parts: {
       shafts: [
         crank,
-        shaft('idler-a', 'First idler shaft', 'intermediate', -1, 2),
-        shaft('idler-b', 'Second idler shaft', 'intermediate', -1, 2),
-        shaft('cam-a', 'First camshaft', 'cam', -1, 2),
-        shaft('cam-b', 'Second camshaft', 'cam', -1, 2),
+        ...banks(({ of, first }) => shaft(`idler-${of}`, `${first} idler shaft`, 'intermediate', -1, 2)),
+        ...banks(({ of, first }) => shaft(`cam-${of}`, `${first} camshaft`, 'cam', -1, 2)),
       ],
       members: [
         member('pinion', 'Crank pinion', 'gear', 'crank'),
-        member('gear-a', 'First idler gear', 'gear', 'idler-a'),
-        member('gear-b', 'Second idler gear', 'gear', 'idler-b'),
-        member('sprocket-a', 'First idler sprocket', 'sprocket', 'idler-a'),
-        member('sprocket-b', 'Second idler sprocket', 'sprocket', 'idler-b'),
-        member('tensioner-a', 'First tensioner', 'tensioner'),
-        member('tensioner-b', 'Second tensioner', 'tensioner'),
-        member('cam-sprocket-a', 'First cam sprocket', 'sprocket', 'cam-a'),
-        member('cam-sprocket-b', 'Second cam sprocket', 'sprocket', 'cam-b'),
+        ...banks(({ of, first }) => member(`gear-${of}`, `${first} idler gear`, 'gear', `idler-${of}`)),
+        ...banks(({ of, first }) => member(`sprocket-${of}`, `${first} idler sprocket`, 'sprocket', `idler-${of}`)),
+        ...banks(({ of, first }) => member(`tensioner-${of}`, `${first} tensioner`, 'tensioner')),
+        ...banks(({ of, first }) => member(`cam-sprocket-${of}`, `${first} cam sprocket`, 'sprocket', `cam-${of}`)),
       ],
-      loops: [
-        loop('chain-a', 'First chain', 'rollerChain', 'sprocket-a', '-tensioner-a', 'cam-sprocket-a'),
-        loop('chain-b', 'Second chain', 'rollerChain', 'sprocket-b', '-tensioner-b', 'cam-sprocket-b'),
-      ],
-      couplings: [mesh('pinion', 'gear-a'), mesh('pinion', 'gear-b')],
+      loops: banks(({ of, first }) =>
+        loop(
+          `chain-${of}`,
+          `${first} chain`,
+          'rollerChain',
+          `sprocket-${of}`,
+          `-tensioner-${of}`,
+          `cam-sprocket-${of}`,
+        ),
+      ),
+      couplings: banks(({ of }) => mesh('pinion', `gear-${of}`)),
     },
   },
   beltWithPump: {
@@ -169,19 +175,15 @@ const shapes: Readonly<Record<Topology, { readonly parts: Parts; readonly shaftO
   twoBelts: {
     shaftOf: byBank,
     parts: {
-      shafts: [crank, shaft('cam-a', 'First camshaft', 'cam', 1, 2), shaft('cam-b', 'Second camshaft', 'cam', 1, 2)],
+      shafts: [crank, ...banks(({ of, first }) => shaft(`cam-${of}`, `${first} camshaft`, 'cam', 1, 2))],
       members: [
-        member('crank-a', 'First crank pulley', 'pulley', 'crank'),
-        member('crank-b', 'Second crank pulley', 'pulley', 'crank'),
-        member('tensioner-a', 'First tensioner', 'tensioner'),
-        member('tensioner-b', 'Second tensioner', 'tensioner'),
-        member('cam-pulley-a', 'First cam pulley', 'pulley', 'cam-a'),
-        member('cam-pulley-b', 'Second cam pulley', 'pulley', 'cam-b'),
+        ...banks(({ of, first }) => member(`crank-${of}`, `${first} crank pulley`, 'pulley', 'crank')),
+        ...banks(({ of, first }) => member(`tensioner-${of}`, `${first} tensioner`, 'tensioner')),
+        ...banks(({ of, first }) => member(`cam-pulley-${of}`, `${first} cam pulley`, 'pulley', `cam-${of}`)),
       ],
-      loops: [
-        loop('belt-a', 'First belt', 'toothedBelt', 'crank-a', '-tensioner-a', 'cam-pulley-a'),
-        loop('belt-b', 'Second belt', 'toothedBelt', 'crank-b', '-tensioner-b', 'cam-pulley-b'),
-      ],
+      loops: banks(({ of, first }) =>
+        loop(`belt-${of}`, `${first} belt`, 'toothedBelt', `crank-${of}`, `-tensioner-${of}`, `cam-pulley-${of}`),
+      ),
       couplings: [],
     },
   },

@@ -1,0 +1,27 @@
+import { expect } from '@playwright/test'
+import type { Actor } from './actor'
+
+/** A build sheet begun by hand: an engine in line with so many cylinders, driven by a shape, its running direction and whether it can hit. */
+export async function beginEngine(
+  actor: Actor,
+  { name, cylinders, drive, meet }: { name: string; cylinders: string; drive: string; meet: string },
+) {
+  await actor.page.goto('/own')
+  await actor.press('New engine')
+  await actor.write('What you call it', name)
+  await actor.choose('Cylinders stand', 'in line')
+  await actor.choose('How many', cylinders)
+  await actor.choose('Camshafts are driven by', drive)
+  await actor.press('Begin its build sheet')
+  await expect(actor.page.getByRole('heading', { name })).toBeVisible()
+  await actor.choose('The crank runs, seen from the timing side', 'clockwise')
+  await actor.choose('Can valves and pistons meet?', meet)
+}
+
+/** A job started, everything that makes it safe ticked. */
+export async function startSafely(actor: Actor) {
+  await actor.press('Start a job')
+  await actor.press('Start')
+  await expect(actor.page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
+  for (const tick of await actor.page.getByRole('checkbox').all()) await tick.click()
+}
