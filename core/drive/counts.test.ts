@@ -185,3 +185,20 @@ describe('what a count says (signs of handbook 8)', () => {
     )
   })
 })
+
+/* A bank whose marks are cut for an event of its own: 90° on, a camshaft at half speed has turned 45° the way the engine runs. */
+test('a mark that meets at another place of the crank is turned back to the pose', () => {
+  const countOf = (sheet: BuildSheet) => {
+    const [loop] = sheet.loops
+    const solved = loop && solveLoop(sheet, loop)
+    const [from, to] = [ids.camMark, ids.crankMark].map((id) => sheet.marks.find((mark) => mark.id === id))
+    return solved?.ok && from && to ? expectedCount(sheet, solved.value, from, to)?.pitches : undefined
+  }
+  const own = sheetWith({ camMarkDeg: 25 })
+  const later = {
+    ...own,
+    marks: own.marks.map((mark) => (mark.id === ids.camMark ? { ...mark, meetsAtDeg: known(90) } : mark)),
+  }
+  expect(countOf(later)).toBeCloseTo(countOf(sheetWith({ camMarkDeg: 70 })) ?? NaN, 6)
+  expect(countOf(own)).not.toBeCloseTo(countOf(later) ?? NaN, 1)
+})

@@ -1,6 +1,7 @@
 import { placeByDistances, polar, type Point } from '../geometry'
 import type { BuildSheet, Mark, Position, Shaft } from '../model/buildSheet'
-import { wrapTo360 } from '../units'
+import { planeSign, ratioValue, wrapTo360 } from '../units'
+import { ratioOfShaft } from './walkDrive'
 
 /** Where a shaft stands in the plane; undefined when a distance or direction is not known yet.
  *  Shafts that lean on each other in a ring are not known either. */
@@ -47,11 +48,23 @@ function byDistances(sheet: BuildSheet, position: Extract<Position, { how: 'dist
 export const markAngleDeg = (mark: Mark, teeth: number) => (mark.halfTeeth * 180) / teeth
 export const markSeat = ({ halfTeeth }: Mark) => (halfTeeth % 2 === 0 ? 'gap' : 'tip')
 
+/** The place of the crank at which a mark meets what it meets: its own event where the sheet names one, else the reference pose. */
+export const markPoseDeg = (sheet: BuildSheet, mark: Pick<Mark, 'meetsAtDeg'> | undefined) =>
+  mark?.meetsAtDeg?.value ?? sheet.referencePose.crankDeg.value
+
 /** Where the centre of tooth gap 0 of a member points in the reference pose: how the member sits on its shaft.
- *  Taken from the first of its marks whose direction is known. */
+ *  Taken from the first of its marks whose direction is known; one that meets at another place of the crank is turned back to the pose. */
 export function gapZeroDeg(sheet: BuildSheet, memberId: string): number | undefined {
   const member = sheet.members.find(({ id }) => id === memberId)
   const mark = sheet.marks.find((one) => one.memberId === memberId && one.pointsAtDeg)
   if (!member?.teeth || !mark?.pointsAtDeg) return undefined
-  return wrapTo360(mark.pointsAtDeg.value - markAngleDeg(mark, member.teeth.value))
+  const awayDeg = sheet.referencePose.crankDeg.value - markPoseDeg(sheet, mark)
+  const turnedDeg = awayDeg === 0 ? 0 : awayDeg * planeSpeed(sheet, member.shaftId)
+  return wrapTo360(mark.pointsAtDeg.value - markAngleDeg(mark, member.teeth.value) + turnedDeg)
+}
+
+/** Plane degrees that a shaft turns for one of the crank. */
+function planeSpeed(sheet: BuildSheet, shaftId: string | undefined): number {
+  const shaft = sheet.shafts.find(({ id }) => id === shaftId)
+  return shaft ? planeSign(sheet.running?.value ?? 'clockwise') * ratioValue(ratioOfShaft(sheet, shaft)) : 0
 }

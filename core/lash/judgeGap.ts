@@ -43,3 +43,6 @@ const trim = (value: number) => String(Math.round(value * 1e6) / 1e6).replace(/^
 /** Between a blade that goes and one that does not; the other way about is refused. */
 export const bracket = (goMm: number, noGoMm: number) =>
   noGoMm > goMm ? { gapMm: (goMm + noGoMm) / 2, halfMm: (noGoMm - goMm) / 2 } : undefined
+
+/** The gap that a screw leaves when it is turned back so far from nothing. Millimetres at the screw. */
+export const screwGapMm = (turnedDeg: number, pitchMm: number) => (turnedDeg / 360) * pitchMm

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { assign, bracket, judgeGap, oddGap, planShims, shimFor, type ShimmedValve } from '.'
+import { assign, bracket, judgeGap, oddGap, planShims, screwGapMm, shimFor, type ShimmedValve } from '.'
 
 const stock = { stepMm: 0.05, leastMm: 2, mostMm: 3 }
 const valve = (camId: string, shimMm: number, gapMm: number): ShimmedValve => ({
@@ -104,6 +104,9 @@ test('rows and columns: the sum is the least of all permutations', () => {
     ),
   )
 })
+
+test('a quarter turn of a thread of 1 mm leaves 0.25 mm, independently computed', () =>
+  expect(screwGapMm(90, 1)).toBe(0.25))
 
 describe('a gap against the book', () => {
   test('between two limits, both included, with the margin', () => {

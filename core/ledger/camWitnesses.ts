@@ -16,6 +16,7 @@ import {
   type ReadLateness,
   type TimingWitness,
 } from '../cams'
+import { markPoseDeg } from '../drive'
 import { scaleSigmaDeg } from '../degreeWheel'
 import type { BuildSheet } from '../model/buildSheet'
 import type { Entry, EntryDraft, EntryOf, Phase } from '../model/entry'
@@ -71,7 +72,14 @@ export function latenessOn(
   if (!frame || !zero) return 'noZero'
   const bench = { sheet, zero, wheelSigmaDeg: scaleSigmaDeg(frame.scale) }
   if (read.kind === 'camMark') {
-    const latenessDeg = camMarkLateness({ wheelDeg: read.wheelDeg, zero, poseDeg: sheet.referencePose.crankDeg.value })
+    const latenessDeg = camMarkLateness({
+      wheelDeg: read.wheelDeg,
+      zero,
+      poseDeg: markPoseDeg(
+        sheet,
+        sheet.marks.find(({ id }) => id === read.markId),
+      ),
+    })
     return { latenessDeg, sigmaDeg: Math.hypot(MARK_BY_EYE_SIGMA_DEG, bench.wheelSigmaDeg, zero.sigmaDeg) }
   }
   if (read.kind === 'camGauge') return latenessFromGauge(bench, read.shaftId, read)

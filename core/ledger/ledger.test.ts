@@ -212,3 +212,12 @@ describe('a hub moved on the cam', () => {
     expect(found.timing[ids.cam]?.found?.latenessDeg).toBeCloseTo(0, 6)
   })
 })
+
+test('a cam mark that meets at an event of its own is read against that, and not against the pose', () => {
+  const base = benchSheet()
+  const meetsAtDeg = { value: 250, typed: '250', trust: 'manual' as const }
+  const sheet = { ...base, marks: base.marks.map((mark) => (mark.id === ids.camMark ? { ...mark, meetsAtDeg } : mark)) }
+  // TDC at 5 on the wheel: 250 on the cycle is 255 on the wheel; 258 is 3 late.
+  const after = stateAfter([...madeSafe, ...halfProved, camMark(258, 'found')], sheet)
+  expect(after.timing[ids.cam]?.found?.latenessDeg).toBeCloseTo(3, 6)
+})

@@ -189,7 +189,9 @@ export const markSchema = z.strictObject({
   halfTeeth: z.number().int().min(0).max(799),
   /** The face of the member that it is cut on; a member turned over hides it. */
   face: sideSchema.optional(),
-  /** Where it points in the reference pose, a direction in the plane. */
+  /** The place of the crank where it meets, degrees of the cycle, when that is not the reference pose: another bank's own event. */
+  meetsAtDeg: trusted(z.number().min(0).lt(720)).optional(),
+  /** Where it points when it meets, a direction in the plane. */
   pointsAtDeg: trusted(z.number().min(0).lt(360)).optional(),
   cutFor: z.enum(['pose', 'tdc', 'spark', 'assembly', 'casting', 'unknown']),
   meets: wordsSchema,

@@ -1,4 +1,5 @@
 import { camSpec, eventLiftMm, lobeHour, valveEvents } from '../cams'
+import { markPoseDeg } from '../drive'
 import { firingDegOf } from '../cylinders'
 import type { BuildSheet, Cam } from '../model/buildSheet'
 import type { EntryOf } from '../model/entry'
@@ -32,11 +33,11 @@ const BARELY = 0.35
 /** What every piston, valve and mark should look like with the crank so many degrees on its cycle. Cylinders whose place on the cycle is not known
  *  are left out: nothing is made up. */
 export function walkLooks(sheet: BuildSheet, atDeg: number): WalkLook[] {
-  const marks = Math.abs(wrapToSigned(atDeg - sheet.referencePose.crankDeg.value, 360)) <= NEAR_POSE_DEG
+  const marks = sheet.marks.some(
+    (mark) => mark.cutFor === 'pose' && Math.abs(wrapToSigned(atDeg - markPoseDeg(sheet, mark), 360)) <= NEAR_POSE_DEG,
+  )
   return [
-    ...(marks && sheet.marks.some(({ cutFor }) => cutFor === 'pose')
-      ? [{ cylinderId: sheet.referencePose.cylinderId, what: 'mark' as const }]
-      : []),
+    ...(marks ? [{ cylinderId: sheet.referencePose.cylinderId, what: 'mark' as const }] : []),
     ...sheet.cylinders.flatMap(({ id }): WalkLook[] => {
       const firing = firingDegOf(sheet, id)
       if (firing === undefined) return []

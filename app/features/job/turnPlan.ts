@@ -17,8 +17,19 @@ export function targetOfStep(step: Step, view: JobView): TurnTarget | undefined 
   switch (step.kind) {
     case 'whichTdc':
       return { deg: 0, words: `TDC of cylinder ${zeroName}` }
+    case 'setCam': {
+      const mark = sheet.marks.find(
+        ({ memberId, meetsAtDeg }) =>
+          meetsAtDeg && sheet.members.some(({ id, shaftId }) => id === memberId && shaftId === step.targetIds[0]),
+      )
+      return mark?.meetsAtDeg
+        ? {
+            deg: mark.meetsAtDeg.value,
+            words: `${fixed(mark.meetsAtDeg.value, 1)}° of the crank, where its mark meets`,
+          }
+        : { deg: sheet.referencePose.crankDeg.value, words: `the pose: ${poseWords(view)}` }
+    }
     case 'poseChainOff':
-    case 'setCam':
     case 'chainOnCount':
       return { deg: sheet.referencePose.crankDeg.value, words: `the pose: ${poseWords(view)}` }
     default:

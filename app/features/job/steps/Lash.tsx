@@ -1,10 +1,17 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
-import { bracket, judgeGap, oddGap } from '@link-count/core/lash'
+import { bracket, judgeGap, oddGap, screwGapMm } from '@link-count/core/lash'
 import type { Cam, EntryDraft, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatInches, formatMm } from '@link-count/core/units'
-import { LengthInput, useDraft, useLengthField, type LengthField } from '../../../ui/fields'
+import {
+  DegreesInput,
+  LengthInput,
+  useDegreesField,
+  useDraft,
+  useLengthField,
+  type LengthField,
+} from '../../../ui/fields'
 import { gapVerdictWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { Shims } from './Shims'
@@ -17,6 +24,7 @@ export function Lash({ step, phase }: { readonly step: Step; readonly phase: Las
   const { sheet, job } = view
   const [warmth, setWarmth] = useState<'cold' | 'hot'>('cold')
   const by = useDraft(`${job.id}:${step.id}:lash-by`, 'blade')
+  const thread = useLengthField(`${job.id}:${step.id}:lash-thread`)
   return (
     <div className="stack">
       <SegmentedControl
@@ -35,10 +43,26 @@ export function Lash({ step, phase }: { readonly step: Step; readonly phase: Las
         data={[
           { value: 'blade', label: 'One blade' },
           { value: 'goNoGo', label: 'Goes and does not' },
+          { value: 'screw', label: 'By the screw' },
         ]}
       />
+      {by.text === 'screw' && (
+        <LengthInput
+          field={thread}
+          label="Thread of the screw, pitch"
+          description="Screw it in until the gap is nothing, count the degrees back to where it stood."
+        />
+      )}
       {sheet.cams.map((cam) => (
-        <LashField key={cam.id} cam={cam} step={step} phase={phase} warmth={warmth} goNoGo={by.text === 'goNoGo'} />
+        <LashField
+          key={cam.id}
+          cam={cam}
+          step={step}
+          phase={phase}
+          warmth={warmth}
+          goNoGo={by.text === 'goNoGo'}
+          threadMm={by.text === 'screw' ? thread.value?.value : undefined}
+        />
       ))}
       {sheet.shims && <Shims step={step} phase={phase} />}
     </div>
@@ -51,17 +75,21 @@ function LashField({
   phase,
   warmth,
   goNoGo,
+  threadMm,
 }: {
   cam: Cam
   step: Step
   phase: LashPhase
   warmth: 'cold' | 'hot'
   goNoGo: boolean
+  /** Pitch of the adjusting screw, where the gap is taken by its turns. */
+  threadMm: number | undefined
 }) {
   const { view, say } = useBench()
   const key = `${view.job.id}:${step.id}:${cam.id}`
   const field = useLengthField(key)
   const noGo = useLengthField(`${key}:no-go`)
+  const turned = useDegreesField(`${key}:screw`, { least: 0, most: 1080 })
   const [sure, setSure] = useState('')
   const written = view.state.lash[phase][cam.id]
   const book = { lashMm: cam.lashMm?.value, lashToMm: cam.lashToMm?.value }
@@ -97,6 +125,30 @@ function LashField({
         plausible={{ leastMm: 0.08, mostMm: 0.8 }}
         onEnter={write}
       />
+      {threadMm !== undefined && (
+        <div className="field">
+          <DegreesInput
+            field={turned}
+            label={`Screw turned back, ${cam.name}`}
+            placeholder="90"
+            description={
+              turned.value === undefined
+                ? undefined
+                : `= ${formatMm(screwGapMm(turned.value, threadMm), 3)} at the screw`
+            }
+          />
+          <Button
+            variant="quiet"
+            disabled={turned.value === undefined}
+            onClick={() => {
+              field.setText(`${screwGapMm(turned.value ?? 0, threadMm).toFixed(3)} mm`)
+              turned.drop()
+            }}
+          >
+            Take it as the gap
+          </Button>
+        </div>
+      )}
       {goNoGo && (
         <div className="field">
           <LengthInput field={noGo} label={`Does not go, ${cam.name}`} onEnter={write} />

@@ -1,7 +1,7 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { correctByTeeth } from '@link-count/core/cams'
-import { ratioOfShaft, walkDrive } from '@link-count/core/drive'
+import { markPoseDeg, ratioOfShaft, walkDrive } from '@link-count/core/drive'
 import { camMarkLateness } from '@link-count/core/ledger'
 import type { Approach, Phase, Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
@@ -144,7 +144,7 @@ function CamMark({ step, shaft, phase }: { step: Step; shaft: Shaft; phase: Phas
   const { zero } = state
   if (!zero) return <p>Find true TDC first; a reading of the wheel means nothing before.</p>
   if (!mark) return <p>The build sheet has no mark on this camshaft.</p>
-  const poseDeg = sheet.referencePose.crankDeg.value
+  const poseDeg = markPoseDeg(sheet, mark)
   const lateness = field.value === undefined ? undefined : camMarkLateness({ wheelDeg: field.value, zero, poseDeg })
   const write = () => {
     field.ask()

@@ -2,7 +2,7 @@ import { NativeSelect } from '@mantine/core'
 import type { Mark } from '@link-count/core/model'
 import { patchMark, withValue } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
-import { DirectionField } from '../../TrustedField'
+import { DegField, DirectionField } from '../../TrustedField'
 import { WordsField } from '../Section'
 
 /** A mark of the reference pose: where it points, what it meets, tip or gap, and the face it is cut on. */
@@ -50,6 +50,15 @@ export function MarkFields({ mark, seated }: { readonly mark: Mark; readonly sea
           { value: 'timing', label: `on the face to the ${sheet.sides.timing}` },
           { value: 'opposite', label: `on the face to the ${sheet.sides.opposite}` },
         ]}
+      />
+      <DegField
+        id={`meets-at-${mark.id}`}
+        label={`${mark.name} meets at`}
+        help="Crank degrees after firing TDC of 1, where this bank has an event of its own; else empty."
+        least={0}
+        most={719.99}
+        value={mark.meetsAtDeg}
+        change={(value) => patchMark(mark.id, (one) => withValue(one, 'meetsAtDeg', value))}
       />
     </div>
   )

@@ -7,6 +7,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { moveProblemOf, moveToDo, type FoundMoves, type Move, type MoveSet } from '@link-count/core/search'
 import { fixed, formatLateness, ratioValue, type Side } from '@link-count/core/units'
 import { DegreesInput, useDegreesField, useDraft } from '../../../../ui/fields'
+import { Figure } from '../../../../ui/Figure'
 import { adjusterWords, couplingName, handWords, placesWords, signedDeg } from '../../../../ui/wording'
 import { useMoveSearch } from '../../../../workers/useMoveSearch'
 import { useBench } from '../../JobContext'
@@ -70,10 +71,14 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
               : 'One of the other ways.'}
           </p>
           <dl className="figures">
-            {best.cams.map(({ id, leftoverDeg }) => (
-              <div key={id}>
-                <dt>{sheet.shafts.find((shaft) => shaft.id === id)?.name} then reads</dt>
-                <dd className="reading">{formatLateness(leftoverDeg + (state.targets[id]?.latenessDeg ?? 0))}</dd>
+            {best.cams.map((cam) => (
+              <div key={cam.id}>
+                <dt>{sheet.shafts.find((shaft) => shaft.id === cam.id)?.name} then reads</dt>
+                <dd className="reading">
+                  <Figure opened={openLeftover(cam, best, { sheet, state, side, phase })}>
+                    {formatLateness(cam.leftoverDeg + (state.targets[cam.id]?.latenessDeg ?? 0))}
+                  </Figure>
+                </dd>
               </div>
             ))}
           </dl>
@@ -119,6 +124,36 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
       <Targets step={step} />
     </section>
   )
+}
+
+/** Where a leftover comes from: what was read, what each move does to it. */
+function openLeftover(
+  cam: MoveSet['cams'][number],
+  { shared }: MoveSet,
+  { sheet, state, side, phase }: { sheet: BuildSheet; state: JobState; side: Side; phase: Phase },
+) {
+  const timing = state.timing[cam.id]?.[phase]
+  const target = state.targets[cam.id]
+  return {
+    title: 'Lateness after the move',
+    value: formatLateness(cam.leftoverDeg + (target?.latenessDeg ?? 0)),
+    plusMinus: timing && `${fixed(timing.plusMinusDeg, 1)}°`,
+    readings: [
+      {
+        label: phase === 'found' ? 'As found' : 'As left',
+        value: timing ? formatLateness(timing.latenessDeg) : 'not read',
+      },
+      ...(target ? [{ label: 'Meant to stand', value: formatLateness(target.latenessDeg) }] : []),
+      ...[...shared, ...cam.moves].map((move) => ({
+        label: oneMoveWords(move, sheet, side),
+        value: signedDeg(move.laterDeg, 2),
+      })),
+    ],
+    formula:
+      'What was read and every move, added up in crank degrees, late is plus; whole turns of the camshaft are left out. All moves that the sheet lists were gone through together for all camshafts.',
+    source:
+      'The teeth, places, keys and slots of the build sheet. How much trouble each kind of move is, is common practice.',
+  }
 }
 
 /** What has to be counted between the marks once it is moved: a hub moved on the camshaft wants its wheel elsewhere on the loop. */

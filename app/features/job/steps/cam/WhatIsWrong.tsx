@@ -1,8 +1,10 @@
 import { Button, NumberInput } from '@mantine/core'
-import { bandOf, diagnose, effectsOn, readingsOfJob, type Diagnosis } from '@link-count/core/diagnose'
+import { bandOf, diagnose, effectsOn, readingsOfJob, type Diagnosis, type Readings } from '@link-count/core/diagnose'
+import type { JobState } from '@link-count/core/ledger'
 import type { BuildSheet, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { fixed, formatLateness } from '@link-count/core/units'
+import { Figure } from '../../../../ui/Figure'
 import { LengthInput, useDraft, useLengthField } from '../../../../ui/fields'
 import { bandWords, causeUnit, causeWords, nextReadingWords, schoolWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
@@ -59,12 +61,36 @@ export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly pha
       {sheet.loops.length > 0 && !readings.elongation && <ChainMeasure step={step} />}
       {readings.elongation && (
         <p className="result">
-          Chain: <span className="reading">{fixed(readings.elongation.percent, 2)}%</span> longer than new, ±{' '}
-          {fixed(2 * readings.elongation.sigma, 2)}%.
+          Chain:{' '}
+          <Figure opened={openElongation(readings.elongation, sheet, state)}>
+            {fixed(readings.elongation.percent, 2)}% longer than new ± {fixed(2 * readings.elongation.sigma, 2)}%
+          </Figure>
         </p>
       )}
     </section>
   )
+}
+
+function openElongation(
+  { percent, sigma }: NonNullable<Readings['elongation']>,
+  sheet: BuildSheet,
+  { chainLengths }: JobState,
+) {
+  return {
+    title: 'How much the chain has grown',
+    value: `${fixed(percent, 2)}%`,
+    plusMinus: `${fixed(2 * sigma, 2)}%`,
+    readings: chainLengths.map(({ loopId, overPitches, measuredMm }) => {
+      const loop = sheet.loops.find(({ id }) => id === loopId)
+      return {
+        label: `${loop?.name ?? 'Chain'}, over ${overPitches} pitches of ${loop?.pitchMm?.typed ?? 'unknown pitch'}`,
+        value: `${fixed(measuredMm, 2)} mm`,
+      }
+    }),
+    formula:
+      'Measured over so many pitches, less those pitches new, over the same; the worst of several places counts.',
+    source: 'General engineering. What a calliper is read to, a tenth of a millimetre, is common practice.',
+  }
 }
 
 /** What else a stretched chain drives is late with it. */
