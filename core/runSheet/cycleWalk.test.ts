@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import type { EntryOf } from '../model'
+import { beginSheet } from '../starters'
 import { camBench } from '../testing/camBench'
 import { judgeWalk, walkLooks, walkStops, type WalkLook } from '.'
 
@@ -60,4 +61,41 @@ describe('what the looks mean', () => {
     expect(saw(({ what }) => what === 'piston').meaning).toBe('pistons')
     expect(saw(({ what }) => what !== 'mark').meaning).toBe('mixed')
   })
+})
+
+test('one bank against the other: the bank whose valves are otherwise', () => {
+  const known = (value: number) => ({ value, typed: String(value), trust: 'manual' as const })
+  const base = beginSheet({
+    id: 's',
+    engineId: 'e',
+    at: '2026-01-01T00:00:00.000Z',
+    cylinders: 2,
+    layout: 'vee',
+    drive: 'fourCamBelt',
+    guide: false,
+    tensioner: true,
+  })
+  const vee = {
+    ...base,
+    cylinders: base.cylinders.map((one, i) => ({ ...one, firingDeg: known(i * 270) })),
+    cams: base.cams.map((cam) => ({
+      ...cam,
+      opensDeg: known(cam.valve === 'inlet' ? 17 : 60),
+      closesDeg: known(cam.valve === 'inlet' ? 57 : 20),
+    })),
+  }
+  const second = vee.cylinders[1]?.id
+  const walks = walkStops(vee).flatMap((crankDeg) =>
+    walkLooks(vee, crankDeg).map(
+      ({ cylinderId, what }) =>
+        ({
+          kind: 'walk',
+          crankDeg,
+          cylinderId,
+          what,
+          saw: cylinderId === second && (what === 'inlet' || what === 'exhaust') ? 'otherwise' : 'asExpected',
+        }) as EntryOf<'walk'>,
+    ),
+  )
+  expect(judgeWalk(vee, walks)).toMatchObject({ meaning: 'oneBank', targetId: vee.cylinders[1]?.bankId })
 })

@@ -77,18 +77,19 @@ function valveAt(sheet: BuildSheet, cam: Cam, atDeg: number): ValveLook | undefi
 }
 
 export type WalkMeaning =
-  'nothingYet' | 'allRight' | 'halfTurn' | 'oneCamshaft' | 'mark' | 'pistons' | 'oneCylinder' | 'mixed'
+  'nothingYet' | 'allRight' | 'halfTurn' | 'oneCamshaft' | 'oneBank' | 'oneCylinder' | 'mark' | 'pistons' | 'mixed'
 
 export interface WalkVerdict {
   readonly meaning: WalkMeaning
   readonly looked: number
   readonly of: number
-  /** The camshaft or cylinder that it points at. */
+  /** The camshaft, bank or cylinder that it points at. */
   readonly targetId?: string | undefined
 }
 
 /** What the looks of a walk mean together, the last look at each thing counting. Valves wrong on every cylinder with the pistons right is half a turn,
- *  or the wrong half assumed; on the cylinders of one camshaft alone it is that camshaft. Source: handbook 3 and 12. */
+ *  or the wrong half assumed; on the cylinders of one camshaft alone it is that camshaft, on one bank against
+ *  the other it is that bank. Source: handbook 3 and 12. */
 export function judgeWalk(sheet: BuildSheet, walks: readonly EntryOf<'walk'>[]): WalkVerdict {
   const key = (one: { crankDeg: number; cylinderId: string; what: string }) =>
     [one.crankDeg, one.cylinderId, one.what].join(' ')
@@ -112,7 +113,11 @@ export function judgeWalk(sheet: BuildSheet, walks: readonly EntryOf<'walk'>[]):
   const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
   const cylinders = new Set(valves.map(({ cylinderId }) => cylinderId))
   const lookedAt = new Set(looked.map(({ look }) => look.cylinderId))
+  const bankOf = (cylinderId: string) => sheet.cylinders.find(({ id }) => id === cylinderId)?.bankId
+  const banks = new Set(valves.map(({ cylinderId }) => bankOf(cylinderId)))
+  const banksLookedAt = new Set([...lookedAt].map(bankOf))
   if (shafts.size === 1 && camshafts.length > 1) return { ...verdict, meaning: 'oneCamshaft', targetId: [...shafts][0] }
+  if (banks.size === 1 && banksLookedAt.size > 1) return { ...verdict, meaning: 'oneBank', targetId: [...banks][0] }
   if (cylinders.size === 1 && lookedAt.size > 1)
     return { ...verdict, meaning: 'oneCylinder', targetId: [...cylinders][0] }
   return { ...verdict, meaning: 'halfTurn' }

@@ -137,7 +137,7 @@ export function Strip() {
         ) : next ? (
           <>
             Next: <strong>{eventWords(next.event, view)}</strong>, {turnWords(next.aheadDeg, sheet, side)}
-            {view.guard.verdict === 'turn' ? '' : ' ahead; the guard holds it'}
+            {view.guard.verdict !== 'turn' && <span className="wide"> ahead; the guard holds it</span>}
           </>
         ) : (
           'Where the crank stands on the cycle is not known yet.'

@@ -84,6 +84,7 @@ export function CycleWalk({ step }: { readonly step: Step }) {
 function Verdict({ verdict: { meaning, looked, of, targetId }, sheet }: { verdict: WalkVerdict; sheet: BuildSheet }) {
   const name =
     sheet.shafts.find(({ id }) => id === targetId)?.name.toLowerCase() ??
+    sheet.banks.find(({ id }) => id === targetId)?.name.toLowerCase() ??
     sheet.cylinders.find(({ id }) => id === targetId)?.name ??
     ''
   if (meaning === 'nothingYet') return null
@@ -100,6 +101,7 @@ function Verdict({ verdict: { meaning, looked, of, targetId }, sheet }: { verdic
           halfTurn:
             'The pistons are right and the valves are not: the cams are half a turn out, or the wrong half of the cycle was assumed. Air past a thumb on the plug hole tells which.',
           oneCamshaft: `Only what the ${name} works is otherwise: that camshaft is off by itself.`,
+          oneBank: `The other bank is right and the ${name} is not: its cams are half a turn out, or set to another cylinder’s event.`,
           oneCylinder: `Only cylinder ${name} is otherwise: is it the cylinder that the sheet means, and the firing order right?`,
           mark: 'Pistons and valves are right and the marks are not: they are not what they seem.',
           pistons: 'The pistons are otherwise: the zero, or which cylinder is which, or the crankpins on the sheet.',
