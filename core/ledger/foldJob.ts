@@ -1,40 +1,16 @@
+import { firingDegOf, tdcOnOneTurn } from '../cylinders'
 import type { BuildSheet } from '../model/buildSheet'
 import type { Job } from '../model/engine'
-import type { Entry, EntryOf, Phase } from '../model/entry'
-import { couplingsTo, shaftsBehind } from '../drive'
-import { firingDegOf, tdcOnOneTurn } from '../cylinders'
-import { wrapToSigned } from '../units'
-import { shaftOfRead, type CamRead } from './camWitnesses'
+import type { Entry, EntryOf } from '../model/entry'
+import { shaftOfRead } from './camWitnesses'
+import { startDraft, type Draft } from './draft'
 import { orderEntries, struckIds } from './order'
-import { crankPlace, rotationStands, rotationTurned, rotationWitness, startRotation, type Rotation } from './rotation'
+import { crankPlace, rotationStands, rotationTurned, rotationWitness } from './rotation'
 import { seatsOf } from './sectionCounts'
-import type { CouplingState, JobState, LoopState, RegisterItem, TensionerState, UndoneAt } from './state'
-import { proofOfLoop, readTiming } from './timing'
-import { readZeros, zeroOfEntry, type Zeros } from './zeros'
-
-interface Draft {
-  sheetId: string
-  ticked: Set<string>
-  steps: Record<string, { outcome: 'done' | 'skipped'; reason: string }>
-  register: RegisterItem[]
-  loops: Record<string, LoopState>
-  couplings: Record<string, CouplingState>
-  tensioners: Record<string, TensionerState>
-  zeros: Zeros
-  rotation: Rotation
-  lash: Record<Phase, Record<string, EntryOf<'lash'>>>
-  shims: Record<string, EntryOf<'shim'>>
-  targets: Record<string, EntryOf<'target'>>
-  adjusted: EntryOf<'adjusted'>[]
-  walks: EntryOf<'walk'>[]
-  chainLengths: EntryOf<'chainLength'>[]
-  camReads: CamRead[]
-  counts: EntryOf<'count'>[]
-  moves: EntryOf<'moved'>[]
-  camSet: Record<string, EntryOf<'camSet'>>
-  deviations: EntryOf<'deviation'>[]
-  closed: EntryOf<'close'> | undefined
-}
+import type { JobState } from './state'
+import { noteShaftRead, noteTurnOnCouplings, noteTurnOnLoops, takeAdjusted, takeCoupling, takeDrive } from './takeDrive'
+import { readTiming } from './timing'
+import { readZeros, zeroOfEntry } from './zeros'
 
 /** The state of a job: what is fitted, found, proven, armed and left inside. A pure fold over its entries in the order all
  *  devices agree on, struck ones left out, so it does not matter how or in what batches they arrived.
@@ -64,50 +40,6 @@ export function foldJob({
   const timing = readTiming({ sheet, zeros, camReads: draft.camReads, counts: draft.counts, seats })
   const degreeWheel = live.findLast((entry) => entry.kind === 'degreeWheel')?.scale
   return { ...rest, seats, live, struck, degreeWheel, zero, zeroReadings, half, crank: place, timing }
-}
-
-function startDraft(job: Job, sheet: BuildSheet, sheetId: string, zeros: Zeros): Draft {
-  const on = job.arrival === 'chainOn'
-  const loop: LoopState = {
-    on,
-    turnedOffDeg: 0,
-    offAt: 'unknown',
-    proof: on ? 'asArrived' : 'notCounted',
-    turnedTightDeg: 0,
-  }
-  const coupling: CouplingState = {
-    together: true,
-    turnedApartDeg: 0,
-    apartAt: 'unknown',
-    proof: 'asArrived',
-    steps: 0,
-    stepsTo: 0,
-  }
-  const splits = sheet.couplings.filter(({ kind }) => kind !== 'gearMesh')
-  const tensioners = sheet.members.filter(({ kind }) => kind === 'tensioner')
-  return {
-    sheetId,
-    ticked: new Set(),
-    steps: {},
-    register: [],
-    loops: Object.fromEntries(sheet.loops.map(({ id }) => [id, loop])),
-    couplings: Object.fromEntries(splits.map(({ id }) => [id, coupling])),
-    tensioners: Object.fromEntries(tensioners.map(({ id }) => [id, on ? 'asArrived' : 'out'])),
-    zeros,
-    rotation: startRotation,
-    lash: { found: {}, set: {}, left: {} },
-    shims: {},
-    targets: {},
-    adjusted: [],
-    walks: [],
-    chainLengths: [],
-    camReads: [],
-    counts: [],
-    moves: [],
-    camSet: {},
-    deviations: [],
-    closed: undefined,
-  }
 }
 
 function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
@@ -230,126 +162,4 @@ function takeRotation(
   for (const [id, coupling] of Object.entries(draft.couplings)) {
     if (!coupling.together) draft.couplings[id] = { ...coupling, apartAt: 'pose', turnedApartDeg: 0 }
   }
-}
-
-function noteTurnOnLoops(draft: Draft, deg: number): void {
-  for (const [id, loop] of Object.entries(draft.loops)) {
-    const tight = loop.on && allTight(draft)
-    draft.loops[id] = loop.on
-      ? { ...loop, turnedTightDeg: tight ? Math.max(0, loop.turnedTightDeg + deg) : 0 }
-      : { ...loop, turnedOffDeg: loop.turnedOffDeg + deg }
-  }
-}
-
-const allTight = ({ tensioners, couplings }: Draft) =>
-  Object.values(tensioners).every(isReleased) && Object.values(couplings).every(({ together }) => together)
-
-function noteTurnOnCouplings(draft: Draft, deg: number): void {
-  for (const [id, coupling] of Object.entries(draft.couplings)) {
-    if (!coupling.together) draft.couplings[id] = { ...coupling, turnedApartDeg: coupling.turnedApartDeg + deg }
-  }
-}
-
-/** A coupling drawn apart lets every shaft behind it loose; what was read of them since the strip is stale, and so is the proof. */
-function takeCoupling(
-  draft: Draft,
-  { couplingId, change, steps, stepsTo = 0 }: EntryOf<'coupling'>,
-  sheet: BuildSheet,
-) {
-  const coupling = draft.couplings[couplingId]
-  if (!coupling) return
-  const behind = new Set(shaftsBehind(sheet, couplingId))
-  draft.camReads = draft.camReads.filter(
-    (read) => read.phase === 'found' || !behind.has(shaftOfRead(sheet, read) ?? ''),
-  )
-  draft.camSet = Object.fromEntries(Object.entries(draft.camSet).filter(([shaftId]) => !behind.has(shaftId)))
-  resetTight(draft)
-  draft.couplings[couplingId] =
-    change === 'apart'
-      ? { ...coupling, together: false, turnedApartDeg: 0, apartAt: undoneAt(draft, sheet) }
-      : {
-          ...coupling,
-          together: true,
-          proof: 'notRead',
-          steps: coupling.steps + steps,
-          stepsTo: coupling.stepsTo + stepsTo,
-        }
-}
-
-/** A wheel set otherwise on its shaft makes what was read and counted since the strip stale: its loops want counting by other figures. */
-function takeAdjusted(draft: Draft, entry: EntryOf<'adjusted'>, sheet: BuildSheet): void {
-  draft.adjusted.push(entry)
-  draft.camReads = draft.camReads.filter(({ phase }) => phase === 'found')
-  draft.counts = draft.counts.filter(({ phase }) => phase === 'found')
-  const memberId = sheet.adjusters.find(({ id }) => id === entry.adjusterId)?.memberId
-  for (const { id, path } of sheet.loops) {
-    const loop = draft.loops[id]
-    if (loop?.on && path.some((part) => part.memberId === memberId)) draft.loops[id] = { ...loop, proof: 'notCounted' }
-  }
-  resetTight(draft)
-}
-
-function noteShaftRead(draft: Draft, sheet: BuildSheet, shaftId: string | undefined): void {
-  if (shaftId === undefined) return
-  for (const { id } of couplingsTo(sheet, shaftId)) {
-    const coupling = draft.couplings[id]
-    if (coupling?.together && coupling.proof === 'notRead') draft.couplings[id] = { ...coupling, proof: 'read' }
-  }
-}
-
-export const isReleased = (state: TensionerState) => state === 'asArrived' || state === 'released' || state === 'proven'
-
-function takeDrive(
-  draft: Draft,
-  entry: EntryOf<'loop'> | EntryOf<'tensioner'> | EntryOf<'moved'> | EntryOf<'count'>,
-  sheet: BuildSheet,
-): void {
-  if (entry.kind === 'tensioner') {
-    draft.tensioners[entry.memberId] = entry.state
-    if (!isReleased(entry.state)) resetTight(draft)
-    return
-  }
-  const loop = draft.loops[entry.loopId]
-  if (!loop) return
-  if (entry.kind !== 'count') forgetLaterReadings(draft, sheet, entry)
-  if (entry.kind === 'loop') {
-    draft.loops[entry.loopId] =
-      entry.change === 'on'
-        ? { ...loop, on: true, proof: 'notCounted', turnedTightDeg: 0 }
-        : { ...loop, on: false, turnedOffDeg: 0, offAt: undoneAt(draft, sheet), turnedTightDeg: 0 }
-  } else if (entry.kind === 'moved') {
-    draft.moves.push(entry)
-    draft.loops[entry.loopId] = { ...loop, proof: 'notCounted', turnedTightDeg: 0 }
-  } else {
-    draft.counts.push(entry)
-    const lies = sheet.loops.find(({ id }) => id === entry.loopId)
-    const proof =
-      !lies || entry.phase === 'found'
-        ? loop.proof
-        : proofOfLoop(sheet, lies, draft.counts, seatsOf(sheet, draft.adjusted))
-    draft.loops[entry.loopId] = { ...loop, proof }
-  }
-}
-
-/** A loop that was moved makes every reading of the cams since the strip stale, and the counts that end on the wheel it was moved
- *  over; one that came off or went on makes all of its counts stale. What was read as found stays true. */
-function forgetLaterReadings(draft: Draft, sheet: BuildSheet, moved: EntryOf<'loop'> | EntryOf<'moved'>): void {
-  const onWheel = (markId: string) =>
-    moved.kind === 'loop' || sheet.marks.some(({ id, memberId }) => id === markId && memberId === moved.memberId)
-  const stale = ({ loopId, phase, fromMarkId, toMarkId }: EntryOf<'count'>) =>
-    phase !== 'found' && loopId === moved.loopId && (onWheel(fromMarkId) || onWheel(toMarkId))
-  draft.counts = draft.counts.filter((count) => !stale(count))
-  draft.camReads = draft.camReads.filter(({ phase }) => phase === 'found')
-}
-
-function resetTight(draft: Draft): void {
-  for (const [id, loop] of Object.entries(draft.loops)) draft.loops[id] = { ...loop, turnedTightDeg: 0 }
-}
-
-/** Undone at the pose when the ledger has the crank within a few degrees of it, on the wheel's one turn. */
-function undoneAt(draft: Draft, sheet: BuildSheet): UndoneAt {
-  const { place } = crankPlace(draft.rotation, sheet, draft.zeros.frames.at(-1)?.zero)
-  if (place.deg === undefined) return 'unknown'
-  const away = wrapToSigned(place.deg - sheet.referencePose.crankDeg.value, 360)
-  return Math.abs(away) <= (sheet.trimDeg?.value ?? 4) ? 'pose' : 'elsewhere'
 }

@@ -1,17 +1,16 @@
 import { Button, Textarea } from '@mantine/core'
 import { useState } from 'react'
-import { ratioOfShaft } from '@link-count/core/drive'
 import { readLoop, seatsOf, type JobState } from '@link-count/core/ledger'
-import type { BuildSheet, EntryDraft, Phase } from '@link-count/core/model'
+import type { BuildSheet, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { moveProblemOf, moveToDo, type FoundMoves, type Move, type MoveSet } from '@link-count/core/search'
-import { fixed, formatLateness, ratioValue, type Side } from '@link-count/core/units'
+import { moveProblemOf, moveToDo, type MoveSet } from '@link-count/core/search'
+import { fixed, formatLateness, type Side } from '@link-count/core/units'
 import { DegreesInput, useDegreesField, useDraft } from '../../../../ui/fields'
 import { Figure } from '../../../../ui/Figure'
-import { adjusterWords, couplingName, handWords, placesWords, signedDeg } from '../../../../ui/wording'
+import { signedDeg } from '../../../../ui/wording'
 import { useMoveSearch } from '../../../../workers/useMoveSearch'
 import { useBench } from '../../JobContext'
-import { moveWords } from '../../moveWords'
+import { draftsOf, oneMoveWords, othersOf } from './oneMove'
 
 /** The moves that leave least over all camshafts, the best few of them: what, which way from here, how many, and what is then left. */
 export function TheOneMove({ step, phase }: { readonly step: Step; readonly phase: Phase }) {
@@ -177,62 +176,12 @@ function NewCounts({ set, sheet, state }: { set: MoveSet; sheet: BuildSheet; sta
   return counts.length === 0 ? null : <p>Then count {counts.join(', ')}.</p>
 }
 
-/** The nearest of all and those with less trouble, without the one that is to be done. */
-const othersOf = ({ nearest, front }: FoundMoves, toDo: MoveSet): MoveSet[] => {
-  const same = (a: MoveSet, b: MoveSet) => a.misses === b.misses && a.effort === b.effort
-  return [...nearest.slice(0, 1), ...[...front].reverse()]
-    .filter((set, i, all) => !same(set, toDo) && all.findIndex((one) => same(one, set)) === i)
-    .slice(0, 4)
-}
-
 /** Something that sets the cams was moved in this job. */
 const workedOn = ({ moves, adjusted, couplings, loops, live }: JobState) =>
   moves.length + adjusted.length > 0 ||
   Object.values(couplings).some(({ together, proof }) => !together || proof !== 'asArrived') ||
   Object.values(loops).some(({ on }) => !on) ||
   live.some(({ kind }) => kind === 'loop')
-
-function oneMoveWords({ moverId, amount, laterDeg }: Move, sheet: BuildSheet, side: Side): string {
-  const [kind = '', ...ids] = moverId.split(' ')
-  if (kind === 'tooth') {
-    const loop = sheet.loops.find(({ id }) => id === ids[0])
-    return loop ? moveWords({ layTeeth: amount, memberId: ids[1] ?? '' }, loop, sheet, side) : moverId
-  }
-  if (kind === 'coupling' || kind === 'couplingTo') {
-    const coupling = sheet.couplings.find(({ id }) => id === ids[0])
-    const name = coupling ? couplingName(coupling, sheet) : ids[0]
-    return `${name}${kind === 'couplingTo' ? ', other end' : ''}: put together ${placesWords(-amount)}.`
-  }
-  const adjuster = sheet.adjusters.find(({ id }) => id === ids[0])
-  const member = sheet.members.find(({ id }) => id === adjuster?.memberId)
-  const shaft = sheet.shafts.find(({ id }) => id === member?.shaftId)
-  if (!adjuster || !member || !shaft) return moverId
-  const ratio = ratioValue(ratioOfShaft(sheet, shaft))
-  const ownDeg = Math.abs(laterDeg * ratio)
-  // The shaft against its wheel: earlier is further the way it runs.
-  const hand = handWords(laterDeg > 0 ? -Math.sign(ratio) : Math.sign(ratio), sheet, side)
-  return `${adjusterWords(adjuster, member.name, amount)}: the ${shaft.name.toLowerCase()} ${fixed(ownDeg, 2)}° ${hand} in its wheel.`
-}
-
-function draftsOf(set: MoveSet, sheet: BuildSheet, side: Side, stepId: string): EntryDraft[] {
-  return [...set.shared, ...set.cams.flatMap((cam) => cam.moves)].map((move): EntryDraft => {
-    const [kind = '', ...ids] = move.moverId.split(' ')
-    if (kind === 'tooth')
-      return { kind: 'moved', loopId: ids[0] ?? '', memberId: ids[1] ?? '', teeth: move.amount, stepId }
-    if (kind === 'coupling' || kind === 'couplingTo') {
-      const steps = -move.amount + 0
-      const change = { kind: 'coupling', couplingId: ids[0] ?? '', change: 'together', stepId } as const
-      return kind === 'coupling' ? { ...change, steps } : { ...change, steps: 0, stepsTo: steps }
-    }
-    return {
-      kind: 'adjusted',
-      adjusterId: ids[0] ?? '',
-      words: oneMoveWords(move, sheet, side),
-      laterDeg: move.laterDeg,
-      stepId,
-    }
-  })
-}
 
 /** A camshaft meant to stand elsewhere than the book has it, with the reason. */
 function Targets({ step }: { step: Step }) {

@@ -1,0 +1,80 @@
+import { describe, expect, test } from 'vitest'
+import { correctByTeeth } from '@link-count/core/cams'
+import type { BuildSheet } from '@link-count/core/model'
+import type { Move } from '@link-count/core/search'
+import { beginSheet } from '@link-count/core/starters'
+import { draftsOf, oneMoveWords, othersOf } from './oneMove'
+
+const base = beginSheet({
+  id: 's',
+  engineId: 'e',
+  at: '2026-01-01T00:00:00.000Z',
+  cylinders: 2,
+  layout: 'flat',
+  drive: 'twinCam',
+  guide: false,
+  tensioner: true,
+})
+const sheet: BuildSheet = {
+  ...base,
+  running: { value: 'clockwise', typed: 'clockwise', trust: 'measured' },
+  couplings: [{ id: 'spline', kind: 'spline', fromId: 'inlet-cam', toId: 'pump' }],
+  shafts: [...base.shafts, { id: 'pump', name: 'Pump', kind: 'pump', ratio: { num: 1, den: 2 } }],
+  adjusters: [
+    { id: 'hub', kind: 'hub', memberId: 'inlet-sprocket', positions: 17 },
+    { id: 'keys', kind: 'offsetKey', memberId: 'inlet-sprocket', keysMm: [0.5, 0.8], shaftMm: 25 },
+  ],
+}
+const move = (moverId: string, amount: number, laterDeg: number): Move => ({ moverId, amount, laterDeg })
+const words = (one: Move, side: 'timing' | 'opposite' = 'timing') => oneMoveWords(one, sheet, side)
+
+describe('a move in words, engine clockwise from the timing side', () => {
+  test('a late cam: the chain laid back, the other hand from the other side', () => {
+    expect(words(move('tooth chain inlet-sprocket', -1, -18))).toBe(
+      'Lay the chain one tooth further round the inlet sprocket, anticlockwise.',
+    )
+    expect(words(move('tooth chain inlet-sprocket', -1, -18), 'opposite')).toContain(', clockwise.')
+  })
+  // 720/17 of the crank later is 21.18° of a camshaft at half speed, and later is against the way it runs.
+  test('a hub: the camshaft later in its wheel is turned against the way it runs', () => {
+    expect(words(move('adjuster hub', 1, 720 / 17))).toBe(
+      'Hub of the inlet sprocket, 1 place: the inlet camshaft 21.18° anticlockwise in its wheel.',
+    )
+    expect(words(move('adjuster hub', -2, -1440 / 17))).toContain('42.35° clockwise in its wheel')
+  })
+  test('an offset key by its size, either way round', () => {
+    expect(words(move('adjuster keys', 2, 7))).toContain('Offset key of 0.8 mm in the inlet sprocket')
+    expect(words(move('adjuster keys', 3, -4.6))).toContain('Offset key of 0.5 mm in the inlet sprocket')
+  })
+  test('a coupling put together on makes it earlier', () =>
+    expect(words(move('coupling spline', -2, -60))).toBe('Spline of the pump: put together 2 places on.'))
+})
+
+test('what is written is what the ledger means by it: a late cam is laid back by as many teeth as the count would', () => {
+  const set = {
+    shared: [],
+    cams: [
+      {
+        id: 'inlet-cam',
+        moves: [move('tooth chain inlet-sprocket', -1, -18), move('adjuster hub', 1, 720 / 17)],
+        leftoverDeg: 0,
+      },
+    ],
+    misses: 0,
+    effort: 5,
+  }
+  const [tooth, hub] = draftsOf(set, sheet, 'timing', 'step')
+  expect(tooth).toMatchObject({
+    kind: 'moved',
+    loopId: 'chain',
+    memberId: 'inlet-sprocket',
+    teeth: correctByTeeth(18, 40, { num: 1, den: 2 }).layTeeth,
+  })
+  expect(hub).toMatchObject({ kind: 'adjusted', adjusterId: 'hub', laterDeg: 720 / 17 })
+})
+
+test('other ways: the nearest first, none twice, never the one that is to be done', () => {
+  const set = (misses: number, effort: number) => ({ shared: [], cams: [], misses, effort })
+  const found = { nearest: [set(0, 9), set(1, 8)], front: [set(9, 0), set(4, 2), set(0, 9)] }
+  expect(othersOf(found, found.front[1] ?? set(0, 0)).map(({ effort }) => effort)).toEqual([9, 0])
+})

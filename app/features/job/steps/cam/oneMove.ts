@@ -1,0 +1,58 @@
+import { ratioOfShaft } from '@link-count/core/drive'
+import type { BuildSheet, EntryDraft } from '@link-count/core/model'
+import type { FoundMoves, Move, MoveSet } from '@link-count/core/search'
+import { fixed, ratioValue, type Side } from '@link-count/core/units'
+import { adjusterWords, couplingName, handWords, placesWords } from '../../../../ui/wording'
+import { moveWords } from '../../moveWords'
+
+/** One move in words, from the side stood at. */
+export function oneMoveWords({ moverId, amount, laterDeg }: Move, sheet: BuildSheet, side: Side): string {
+  const [kind = '', ...ids] = moverId.split(' ')
+  if (kind === 'tooth') {
+    const loop = sheet.loops.find(({ id }) => id === ids[0])
+    return loop ? moveWords({ layTeeth: amount, memberId: ids[1] ?? '' }, loop, sheet, side) : moverId
+  }
+  if (kind === 'coupling' || kind === 'couplingTo') {
+    const coupling = sheet.couplings.find(({ id }) => id === ids[0])
+    const name = coupling ? couplingName(coupling, sheet) : ids[0]
+    return `${name}${kind === 'couplingTo' ? ', other end' : ''}: put together ${placesWords(-amount)}.`
+  }
+  const adjuster = sheet.adjusters.find(({ id }) => id === ids[0])
+  const member = sheet.members.find(({ id }) => id === adjuster?.memberId)
+  const shaft = sheet.shafts.find(({ id }) => id === member?.shaftId)
+  if (!adjuster || !member || !shaft) return moverId
+  const ratio = ratioValue(ratioOfShaft(sheet, shaft))
+  const ownDeg = Math.abs(laterDeg * ratio)
+  // The shaft against its wheel: earlier is further the way it runs.
+  const hand = handWords(laterDeg > 0 ? -Math.sign(ratio) : Math.sign(ratio), sheet, side)
+  return `${adjusterWords(adjuster, member.name, amount)}: the ${shaft.name.toLowerCase()} ${fixed(ownDeg, 2)}° ${hand} in its wheel.`
+}
+
+/** What a set of moves writes into the ledger. */
+export function draftsOf(set: MoveSet, sheet: BuildSheet, side: Side, stepId: string): EntryDraft[] {
+  return [...set.shared, ...set.cams.flatMap((cam) => cam.moves)].map((move): EntryDraft => {
+    const [kind = '', ...ids] = move.moverId.split(' ')
+    if (kind === 'tooth')
+      return { kind: 'moved', loopId: ids[0] ?? '', memberId: ids[1] ?? '', teeth: move.amount, stepId }
+    if (kind === 'coupling' || kind === 'couplingTo') {
+      const steps = -move.amount + 0
+      const change = { kind: 'coupling', couplingId: ids[0] ?? '', change: 'together', stepId } as const
+      return kind === 'coupling' ? { ...change, steps } : { ...change, steps: 0, stepsTo: steps }
+    }
+    return {
+      kind: 'adjusted',
+      adjusterId: ids[0] ?? '',
+      words: oneMoveWords(move, sheet, side),
+      laterDeg: move.laterDeg,
+      stepId,
+    }
+  })
+}
+
+/** The nearest of all and those with less trouble, without the one that is to be done. */
+export const othersOf = ({ nearest, front }: FoundMoves, toDo: MoveSet): MoveSet[] => {
+  const same = (a: MoveSet, b: MoveSet) => a.misses === b.misses && a.effort === b.effort
+  return [...nearest.slice(0, 1), ...[...front].reverse()]
+    .filter((set, i, all) => !same(set, toDo) && all.findIndex((one) => same(one, set)) === i)
+    .slice(0, 4)
+}
