@@ -1,3 +1,6 @@
+/** A single figure of the book is right to within this much: a thou either way. Common practice, no source. */
+export const SINGLE_LASH_HALF_MM = 0.025
+
 /** How a gap stands to what the book wants. */
 export type GapVerdict = 'within' | 'tight' | 'wide' | 'noBook'
 
@@ -6,7 +9,7 @@ export type GapVerdict = 'within' | 'tight' | 'wide' | 'noBook'
 export function judgeGap(
   gapMm: number,
   { lashMm, lashToMm }: { readonly lashMm?: number | undefined; readonly lashToMm?: number | undefined },
-  halfMm = 0.025,
+  halfMm = SINGLE_LASH_HALF_MM,
 ): { readonly verdict: GapVerdict; readonly marginMm: number; readonly leastMm: number; readonly mostMm: number } {
   if (lashMm === undefined) return { verdict: 'noBook', marginMm: 0, leastMm: 0, mostMm: 0 }
   const [leastMm, mostMm] =

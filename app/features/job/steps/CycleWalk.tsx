@@ -9,7 +9,7 @@ import { useBench } from '../JobContext'
 /** A walk round the cycle, a stop every half turn: what each piston, valve and mark should look like, and what differing means. */
 export function CycleWalk({ step }: { readonly step: Step }) {
   const { view, side, say, drawn } = useBench()
-  const { sheet, state, job } = view
+  const { sheet, state, job, guard } = view
   const at = useDraft(`${job.id}:${step.id}:walk`, '0')
   const crankDeg = Number(at.text) || 0
   const looks = walkLooks(sheet, crankDeg)
@@ -71,9 +71,19 @@ export function CycleWalk({ step }: { readonly step: Step }) {
           })}
         </ul>
         {crankDeg + 180 < sheet.cycleDeg && (
-          <Button variant="default" onClick={() => go(crankDeg + 180)}>
+          <Button
+            variant="default"
+            disabled={guard.verdict !== 'turn'}
+            onClick={() => {
+              void say({ kind: 'turned', deg: 180, ended: 'onMark', stepId: step.id })
+              go(crankDeg + 180)
+            }}
+          >
             Turned on by half a turn
           </Button>
+        )}
+        {guard.verdict !== 'turn' && (
+          <p className="soft">The guard at the foot says what has to be freed before it is turned.</p>
         )}
         <Verdict verdict={verdict} sheet={sheet} />
       </div>

@@ -1,6 +1,6 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
-import { bracket, judgeGap, oddGap, screwGapMm } from '@link-count/core/lash'
+import { bracket, judgeGap, oddGap, screwGapMm, SINGLE_LASH_HALF_MM } from '@link-count/core/lash'
 import type { Cam, EntryDraft, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatInches, formatMm } from '@link-count/core/units'
@@ -203,7 +203,7 @@ function lashWords(
   const wants =
     book.lashMm === undefined
       ? 'book: not on the sheet'
-      : `book: ${formatMm(book.lashMm)}${book.lashToMm === undefined ? '' : ` to ${formatMm(book.lashToMm)}`}`
+      : `book: ${formatMm(book.lashMm)}${book.lashToMm === undefined ? `, taken as ± ${SINGLE_LASH_HALF_MM} mm` : ` to ${formatMm(book.lashToMm)}`}`
   const judged = written && judgeGap(gapOf(written), book)
   const verdict = judged && judged.verdict !== 'noBook' ? ` · ${gapVerdictWords(judged.verdict, judged.marginMm)}` : ''
   const beside = field.value && field.value.unit !== 'mm' ? ` · typed: ${formatMm(field.value.value, 3)}` : ''
