@@ -133,6 +133,15 @@ function Valve({ cam }: { cam: Cam }) {
               set('fullLiftClock')(value && { ...value, value: (((upFromPlane(value.value) / 30) % 12) + 12) % 12 })
             }
           />
+          <DegField
+            id={`${valve}-rocker`}
+            label={`${name} rocker, valve lift to follower lift`}
+            help="1.5 when the valve lifts half as much again; nothing when there is no rocker."
+            least={0.3}
+            most={4}
+            value={cam.rockerRatio}
+            change={set('rockerRatio')}
+          />
           <SegmentedControl
             aria-label={`${name} lifts are measured at`}
             value={cam.measuredAt ?? 'valve'}

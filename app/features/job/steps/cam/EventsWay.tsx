@@ -5,6 +5,7 @@ import { formatMm } from '@link-count/core/units'
 import { LengthInput, useDraft, useLengthField, useWheelField, WheelInput } from '../../../../ui/fields'
 import { camWayWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
+import { useDialPlace } from './useDialPlace'
 import { useLobeChoice } from './useLobeChoice'
 import { WayFoot } from './WayFoot'
 
@@ -27,11 +28,12 @@ export function EventsWay({
   const lift = useLengthField(`${key}:event-lift`, cam?.checkingLiftMm?.typed ?? '')
   const gap = useLengthField(`${key}:event-gap`, cam?.lashMm?.typed ?? '')
   const blade = useLengthField(`${key}:event-blade`)
+  const dial = useDialPlace(key, cam)
   const opens = useWheelField(`${key}:opens`, state.degreeWheel)
   const closes = useWheelField(`${key}:closes`, state.degreeWheel)
   if (!cam) return <p>The build sheet has no lobe on this camshaft.</p>
   const nips = gap.value && blade.value ? gap.value.value - blade.value.value : undefined
-  const liftMm = byFeeler ? nips : lift.value?.value
+  const liftMm = byFeeler ? nips : dial.atBook(lift.value?.value)
   const thick = nips !== undefined && nips < 0
   const read =
     opens.value === undefined || closes.value === undefined || thick || (byFeeler && liftMm === undefined)
@@ -73,15 +75,19 @@ export function EventsWay({
           {thick && <p className="field-error">The blade is thicker than the gap.</p>}
         </>
       ) : (
-        <LengthInput
-          field={lift}
-          label="At a lift of"
-          description={
-            cam.checkingLiftMm
-              ? `The book’s checking lift is ${cam.checkingLiftMm.typed}. Another is converted where the lobe is known, and refused where it is not.`
-              : 'The sheet gives no checking lift: leave it empty to read at what the book means.'
-          }
-        />
+        <>
+          {dial.choice}
+          <LengthInput
+            field={lift}
+            label="At a lift of"
+            description={
+              dial.words(lift.value?.value) ??
+              (cam.checkingLiftMm
+                ? `The book’s checking lift is ${cam.checkingLiftMm.typed}. Another is converted where the lobe is known, and refused where it is not.`
+                : 'The sheet gives no checking lift: leave it empty to read at what the book means.')
+            }
+          />
+        </>
       )}
       <WheelInput field={opens} scale={state.degreeWheel} label="Opens: the degree wheel reads" />
       <WheelInput field={closes} scale={state.degreeWheel} label="Closes: the degree wheel reads" />

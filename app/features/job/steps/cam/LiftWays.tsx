@@ -4,6 +4,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { LengthInput, useDraft, useLengthField, useWheelField, WheelInput } from '../../../../ui/fields'
 import { camWayWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
+import { useDialPlace } from './useDialPlace'
 import { useLobeChoice } from './useLobeChoice'
 import { WayFoot } from './WayFoot'
 
@@ -19,13 +20,16 @@ export function TdcLiftWay({ step, shaft, phase }: WayProps) {
   const key = `${job.id}:${step.id}:${shaft.id}`
   const { cam, choice } = useLobeChoice(`${key}:tdc-cam`, shaft)
   const lift = useLengthField(`${key}:tdc-lift`)
+  const dial = useDialPlace(key, cam)
   if (!cam) return <p>The build sheet has no lobe on this camshaft.</p>
-  const read = lift.value && ({ kind: 'tdcLift', camId: cam.id, phase, liftMm: lift.value.value } as const)
+  const liftMm = dial.atBook(lift.value?.value)
+  const read = liftMm === undefined ? undefined : ({ kind: 'tdcLift', camId: cam.id, phase, liftMm } as const)
   return (
     <div className="stack">
       <p>With the crank at overlap TDC, both valves a little open: how far is this one off its seat?</p>
       {choice}
-      <LengthInput field={lift} label="Lift at overlap TDC" />
+      {dial.choice}
+      <LengthInput field={lift} label="Lift at overlap TDC" description={dial.words(lift.value?.value)} />
       <WayFoot way={camWayWords.tdcLift} step={step} read={read} fields={{ lift }} />
     </div>
   )
