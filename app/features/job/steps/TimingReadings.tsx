@@ -2,12 +2,12 @@ import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { correctByTeeth } from '@link-count/core/cams'
 import { markPoseDeg, ratioOfShaft, walkDrive } from '@link-count/core/drive'
-import { camMarkLateness } from '@link-count/core/ledger'
+import { camMarkLateness, camWitnesses, shaftOfRead } from '@link-count/core/ledger'
 import type { Approach, Phase, Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatDeg, formatLateness } from '@link-count/core/units'
 import { useWheelField, WheelInput } from '../../../ui/fields'
-import { camWayWords, handWords, sideName } from '../../../ui/wording'
+import { camWayWords, handWords, notSaidWords, sideName } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { moveWords } from '../moveWords'
 import { TimingFigure } from '../../../ui/job'
@@ -43,7 +43,9 @@ export function TimingReadings({
   const { view } = useBench()
   const { sheet, state } = view
   const timing = state.timing[shaft.id]?.[phase]
-  const has = (kind: string) => timing?.witnesses.some((witness) => witness.kind === kind) ?? false
+  const reads = state.camReads.filter((read) => read.phase === phase && shaftOfRead(sheet, read) === shaft.id)
+  const has = (kind: string) => reads.some((read) => read.kind === kind)
+  const { silent } = camWitnesses({ sheet, zeros: state.zeros, camReads: reads }, shaft.id, phase)
   const counted = state.counts.some((one) => one.phase === phase)
   return (
     <div className="stack">
@@ -60,6 +62,16 @@ export function TimingReadings({
           <Way step={step} shaft={shaft} phase={phase} />
         </Section>
       ))}
+      {silent.map(({ entryId, why }) => {
+        const read = reads.find(({ id }) => id === entryId)
+        return (
+          read && (
+            <p className="soft" key={entryId}>
+              {camWayWords[read.kind]}: written. {notSaidWords[why]}
+            </p>
+          )
+        )
+      })}
       {timing && sheet.cycleDeg === 720 && view.state.crank.deg === undefined && (
         <p className="soft">
           The half of the cycle is not known, so a cam half a turn out would read the same here: see Which TDC.
