@@ -3,6 +3,7 @@ import type { Job } from '../model/engine'
 import type { EntryOf, Phase } from '../model/entry'
 import type { CamRead } from './camWitnesses'
 import { startRotation, type Rotation } from './rotation'
+import type { Seats } from './sectionCounts'
 import type { CouplingState, LoopState, RegisterItem, TensionerState } from './state'
 import type { Zeros } from './zeros'
 
@@ -21,6 +22,7 @@ export interface Draft {
   shims: Record<string, EntryOf<'shim'>>
   targets: Record<string, EntryOf<'target'>>
   adjusted: EntryOf<'adjusted'>[]
+  seats: Seats
   walks: EntryOf<'walk'>[]
   chainLengths: EntryOf<'chainLength'>[]
   camReads: CamRead[]
@@ -64,6 +66,7 @@ export function startDraft(job: Job, sheet: BuildSheet, sheetId: string, zeros: 
     shims: {},
     targets: {},
     adjusted: [],
+    seats: {},
     walks: [],
     chainLengths: [],
     camReads: [],

@@ -6,7 +6,6 @@ import { shaftOfRead } from './camWitnesses'
 import { startDraft, type Draft } from './draft'
 import { orderEntries, struckIds } from './order'
 import { crankPlace, rotationStands, rotationTurned, rotationWitness } from './rotation'
-import { seatsOf } from './sectionCounts'
 import type { JobState } from './state'
 import { noteShaftRead, noteTurnOnCouplings, noteTurnOnLoops, takeAdjusted, takeCoupling, takeDrive } from './takeDrive'
 import { readTiming } from './timing'
@@ -36,10 +35,9 @@ export function foldJob({
   const { zero, readings: zeroReadings = [] } = zeros.frames.at(-1) ?? {}
   const { place, half } = crankPlace(draft.rotation, sheet, zero)
   const { rotation: _rotation, ...rest } = draft
-  const seats = seatsOf(sheet, draft.adjusted)
-  const timing = readTiming({ sheet, zeros, camReads: draft.camReads, counts: draft.counts, seats })
+  const timing = readTiming({ sheet, zeros, camReads: draft.camReads, counts: draft.counts, seats: draft.seats })
   const degreeWheel = live.findLast((entry) => entry.kind === 'degreeWheel')?.scale
-  return { ...rest, seats, live, struck, degreeWheel, zero, zeroReadings, half, crank: place, timing }
+  return { ...rest, live, struck, degreeWheel, zero, zeroReadings, half, crank: place, timing }
 }
 
 function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {

@@ -28,15 +28,16 @@ export function sectionCounts(sections: readonly Section[], counts: readonly Ent
 }
 
 /** How many pitches late each wheel has to stand on its loop for its camshaft to be right, because it was set otherwise on its shaft since the marks
- *  were cut: a hub moved so that the cam is later wants its wheel earlier. */
+ *  were cut (a hub moved so that the cam is later wants its wheel earlier), or because its marks are not what they seem. */
 export type Seats = Readonly<Record<string, number>>
 
-/** Where wheels have to stand after what was moved in a job. A wheel on the crank takes every count with it and changes none. */
-export function seatsOf(
+/** Where wheels have to stand after adjusters were moved. A wheel on the crank takes every count with it and changes none. */
+export function seatsAfter(
   sheet: BuildSheet,
+  before: Seats,
   adjusted: readonly Pick<EntryOf<'adjusted'>, 'adjusterId' | 'laterDeg'>[],
 ): Seats {
-  const seats: Record<string, number> = {}
+  const seats: Record<string, number> = { ...before }
   for (const { adjusterId, laterDeg } of adjusted) {
     const memberId = sheet.adjusters.find(({ id }) => id === adjusterId)?.memberId
     const member = sheet.members.find(({ id }) => id === memberId)

@@ -83,7 +83,7 @@ export interface JobState {
   /** Per shaft, what it is to be set to where that is not the book's. */
   readonly targets: Readonly<Record<string, EntryOf<'target'>>>
   readonly adjusted: readonly EntryOf<'adjusted'>[]
-  /** What those moves want of the counts. */
+  /** What those moves, and teeth laid on purpose, want of the counts. */
   readonly seats: Seats
   readonly walks: readonly EntryOf<'walk'>[]
   readonly chainLengths: readonly EntryOf<'chainLength'>[]

@@ -5,7 +5,7 @@ import { wrapToSigned } from '../units'
 import { shaftOfRead } from './camWitnesses'
 import type { Draft } from './draft'
 import { crankPlace } from './rotation'
-import { seatsOf } from './sectionCounts'
+import { seatsAfter } from './sectionCounts'
 import type { TensionerState, UndoneAt } from './state'
 import { proofOfLoop } from './timing'
 
@@ -58,6 +58,7 @@ export function takeCoupling(
 /** A wheel set otherwise on its shaft makes what was read and counted since the strip stale: its loops want counting by other figures. */
 export function takeAdjusted(draft: Draft, entry: EntryOf<'adjusted'>, sheet: BuildSheet): void {
   draft.adjusted.push(entry)
+  draft.seats = seatsAfter(sheet, draft.seats, [entry])
   draft.camReads = draft.camReads.filter(({ phase }) => phase === 'found')
   draft.counts = draft.counts.filter(({ phase }) => phase === 'found')
   const memberId = sheet.adjusters.find(({ id }) => id === entry.adjusterId)?.memberId
@@ -98,14 +99,12 @@ export function takeDrive(
         : { ...loop, on: false, turnedOffDeg: 0, offAt: undoneAt(draft, sheet), turnedTightDeg: 0 }
   } else if (entry.kind === 'moved') {
     draft.moves.push(entry)
+    draft.seats = { ...draft.seats, ...entry.seats }
     draft.loops[entry.loopId] = { ...loop, proof: 'notCounted', turnedTightDeg: 0 }
   } else {
     draft.counts.push(entry)
     const lies = sheet.loops.find(({ id }) => id === entry.loopId)
-    const proof =
-      !lies || entry.phase === 'found'
-        ? loop.proof
-        : proofOfLoop(sheet, lies, draft.counts, seatsOf(sheet, draft.adjusted))
+    const proof = !lies || entry.phase === 'found' ? loop.proof : proofOfLoop(sheet, lies, draft.counts, draft.seats)
     draft.loops[entry.loopId] = { ...loop, proof }
   }
 }

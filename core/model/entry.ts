@@ -206,8 +206,14 @@ export const entrySchema = z.discriminatedUnion('kind', [
     counted: z.number().int().min(0).max(2000),
     phase: phaseSchema,
   }),
-  /** Teeth the loop was laid over a sprocket: + = further in the running direction. */
-  kind('moved', { loopId: idSchema, memberId: idSchema, teeth: z.number().int().min(-200).max(200) }),
+  /** Teeth the loop was laid over a sprocket: + = further in the running direction. `seats`: how many pitches late its wheels then stand by
+   *  their marks on purpose, where that is not what the book counts. */
+  kind('moved', {
+    loopId: idSchema,
+    memberId: idSchema,
+    teeth: z.number().int().min(-200).max(200),
+    seats: z.record(idSchema, z.number().min(-400).max(400)).optional(),
+  }),
   /** A coupling drawn apart, or put together again so many places on: + = the driven shaft further in its running direction, so
    *  earlier. `stepsTo` = at the other end of a quill. */
   kind('coupling', {

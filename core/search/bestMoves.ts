@@ -1,3 +1,5 @@
+import { effortOf, movesOf, waysOfCam, wrap, type Way } from './waysOfCam'
+
 /** Something that can be moved. Degrees are of the crank, + = the cam comes later. */
 export interface Mover {
   readonly id: string
@@ -67,7 +69,7 @@ interface Candidate {
 }
 
 /** The moves that leave least over all cams together, and of those that leave the same, the least trouble; the best few of them. It is the optimum:
- *  for every shared move each cam's own moves are gone through whole, and the cams then only add up. Yields how far it has come; to stop, do
+ *  for every shared move each place that a cam's own moves can bring it to is gone through, and the cams then only add up. Yields how far it has come; to stop, do
  *  not step it again. Source: exhaustive search, with the k smallest sums of sorted lists. */
 export function* searchMoves(problem: MoveProblem): Generator<Progress, FoundMoves> {
   const { cams, cycleDeg, best } = problem
@@ -76,16 +78,17 @@ export function* searchMoves(problem: MoveProblem): Generator<Progress, FoundMov
   let done = 0
   let nearest: MoveSet[] = []
   let front: MoveSet[] = []
+  const ways = cams.map((cam) => waysOfCam(cam, cycleDeg))
   for (const shared of sharedSets) {
     const sharedEffort = problem.shared.reduce((sum, { mover }, i) => sum + effortOf(mover, shared[i] as Move), 0)
     const lists: Candidate[][] = []
     const fronts: Candidate[][] = []
-    for (const cam of cams) {
+    for (const [at, cam] of cams.entries()) {
       const given = problem.shared.reduce(
         (sum, { camIds }, i) => (camIds.includes(cam.id) ? sum + (shared[i]?.laterDeg ?? 0) : sum),
         0,
       )
-      const own = bestOfCam(cam, cam.latenessDeg + given, cycleDeg, best)
+      const own = bestOfCam(cam, ways[at] ?? [], cam.latenessDeg + given, cycleDeg, best)
       lists.push(own.kept)
       fronts.push(own.front)
       done++
@@ -106,74 +109,65 @@ export function* searchMoves(problem: MoveProblem): Generator<Progress, FoundMov
 const byWorth = (a: { misses: number; effort: number }, b: { misses: number; effort: number }) =>
   Math.abs(a.misses - b.misses) > SAME ? a.misses - b.misses : a.effort - b.effort
 
-/** All that one mover can do; a range is settled last, when the rest is known. */
-function movesOf({ id, by }: Mover, cycleDeg: number): Move[] {
-  switch (by.kind) {
-    case 'steps': {
-      const most = Math.min(by.mostSteps ?? Infinity, Math.floor(by.places / 2))
-      const least = by.places % 2 === 0 && most === by.places / 2 ? 1 - most : -most
-      return Array.from({ length: most - least + 1 }, (_, i) => {
-        const amount = least + i
-        return { moverId: id, amount, laterDeg: (amount * cycleDeg) / by.places }
-      })
-    }
-    case 'choices':
-      return by.laterDeg.map((laterDeg, amount) => ({ moverId: id, amount, laterDeg }))
-    case 'range':
-      return [{ moverId: id, amount: 0, laterDeg: 0 }]
-  }
-}
-
-const effortOf = ({ effort, by }: Mover, { amount }: Move) =>
-  amount === 0 ? 0 : by.kind === 'steps' ? effort * Math.abs(amount) : effort
-
 function product<T>(lists: readonly (readonly T[])[]): T[][] {
   return lists.reduce<T[][]>((so, list) => so.flatMap((head) => list.map((one) => [...head, one])), [[]])
 }
 
-/** The best few ways of setting one cam that reads so late, the least left over first, then the least trouble. */
-function bestOfCam(cam: CamToSet, lateDeg: number, cycleDeg: number, best: number) {
-  const fixed = cam.movers.filter(({ by }) => by.kind !== 'range')
-  const ranges = cam.movers.filter(({ by }) => by.kind === 'range')
-  const lists = fixed.map((mover) => movesOf(mover, cycleDeg).map((move) => ({ move, effort: effortOf(mover, move) })))
+/** The best few ways of setting one cam that reads so late, the least left over first, then the least trouble; and every one that no other
+ *  beats in both. */
+function bestOfCam(
+  { weight, movers }: CamToSet,
+  ways: readonly Way[],
+  lateDeg: number,
+  cycleDeg: number,
+  best: number,
+) {
   const kept: Candidate[] = []
-  const front: Candidate[] = []
-  const chosen: Move[] = []
-  const go = (at: number, laterDeg: number, effort: number) => {
-    if (at < lists.length) {
-      for (const { move, effort: more } of lists[at] ?? []) {
-        chosen[at] = move
-        go(at + 1, laterDeg + move.laterDeg, effort + more)
-      }
-      return
-    }
-    let leftoverDeg = wrap(lateDeg + laterDeg, cycleDeg)
-    const slid: Move[] = []
-    let slides = 0
-    for (const { id, by, effort: more } of ranges) {
-      const most = by.kind === 'range' ? by.mostDeg : 0
-      const slide = 0 - Math.max(-most, Math.min(most, leftoverDeg))
-      if (Math.abs(slide) < 1e-12) continue
-      leftoverDeg += slide
-      slides += more
-      slid.push({ moverId: id, amount: slide, laterDeg: slide })
-    }
-    const misses = cam.weight * leftoverDeg ** 2
-    const cost = effort + slides
-    const last = kept.at(-1)
-    const near = kept.length < best || !last || byWorth(last, { misses, effort: cost }) > 0
-    const free = !front.some((one) => one.effort <= cost && one.misses <= misses + SAME)
-    if (!near && !free) return
-    const moves = [...chosen.slice(0, lists.length).filter(({ amount }) => amount !== 0), ...slid]
-    const candidate = { moves, leftoverDeg, misses, effort: cost }
-    if (near) insert(kept, best, candidate)
-    if (free) {
-      const stays = front.filter((one) => !(cost <= one.effort && misses <= one.misses))
-      front.splice(0, front.length, ...stays, candidate)
+  const all: Candidate[] = []
+  let worst = Infinity
+  for (const slides of slidesOf(movers)) {
+    let least = Infinity
+    const mostDeg = slides.reduce((sum, one) => sum + one.mostDeg, 0)
+    for (const way of ways) {
+      const lateStill = wrap(lateDeg + way.laterDeg, cycleDeg)
+      const leftoverDeg = lateStill - Math.max(-mostDeg, Math.min(mostDeg, lateStill))
+      const misses = weight * leftoverDeg * leftoverDeg
+      // Ways come by the least trouble first: what leaves no less than one before it is beaten.
+      if (misses > worst + SAME && misses >= least - SAME) continue
+      const slid = slide(lateStill, slides)
+      const effort = way.effort + slides.reduce((sum, one) => sum + one.effort, 0)
+      const candidate = { moves: [...way.moves, ...slid], leftoverDeg, misses, effort }
+      if (misses < least - SAME) all.push(candidate)
+      insert(kept, best, candidate)
+      if (kept.length === best) worst = kept.at(-1)?.misses ?? Infinity
+      least = Math.min(least, misses)
     }
   }
-  go(0, 0, 0)
-  return { kept, front }
+  return { kept, front: unbeaten(all) }
+}
+
+interface Slide {
+  readonly moverId: string
+  readonly effort: number
+  readonly mostDeg: number
+}
+
+/** Every choice of what is slid at all, nothing the first. */
+const slidesOf = (movers: readonly Mover[]): Slide[][] =>
+  movers.reduce<Slide[][]>(
+    (so, { id, effort, by }) =>
+      by.kind === 'range' ? [...so, ...so.map((few) => [...few, { moverId: id, effort, mostDeg: by.mostDeg }])] : so,
+    [[]],
+  )
+
+/** Each takes what it can of what is left, the first the most. */
+function slide(lateDeg: number, slides: readonly Slide[]): Move[] {
+  let left = lateDeg
+  return slides.map(({ moverId, mostDeg }) => {
+    const laterDeg = 0 - Math.max(-mostDeg, Math.min(mostDeg, left))
+    left += laterDeg
+    return { moverId, amount: laterDeg, laterDeg }
+  })
 }
 
 function insert(kept: Candidate[], best: number, one: Candidate): void {
@@ -182,8 +176,6 @@ function insert(kept: Candidate[], best: number, one: Candidate): void {
   kept.splice(at, 0, one)
   if (kept.length > best) kept.pop()
 }
-
-const wrap = (deg: number, cycleDeg: number) => deg - cycleDeg * Math.round(deg / cycleDeg)
 
 /** The k smallest sums of one from each list, lists sorted. */
 function smallestSums(lists: readonly (readonly Candidate[])[], best: number): Candidate[][] {

@@ -1,2 +1,5 @@
 export * from './bestMoves'
+export * from './countsAfter'
+export { offsetKeyDeg } from './driveMoves'
 export * from './movesOfJob'
+export { loopsToCount } from './toothMoves'

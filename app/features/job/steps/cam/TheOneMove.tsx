@@ -1,15 +1,26 @@
-import { Button, Textarea } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { useState } from 'react'
-import { readLoop, seatsOf, type JobState } from '@link-count/core/ledger'
+import type { JobState } from '@link-count/core/ledger'
 import type { BuildSheet, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { moveProblemOf, moveToDo, type MoveSet } from '@link-count/core/search'
+import {
+  camshaftsToRead,
+  countsAfter,
+  movesIn,
+  type CountsOfLoop,
+  loopsToCount,
+  moveProblemOf,
+  moveToDo,
+  type Move,
+  type MoveProblem,
+  type MoveSet,
+} from '@link-count/core/search'
 import { fixed, formatLateness, type Side } from '@link-count/core/units'
-import { DegreesInput, useDegreesField, useDraft } from '../../../../ui/fields'
 import { Figure } from '../../../../ui/Figure'
 import { signedDeg } from '../../../../ui/wording'
 import { useMoveSearch } from '../../../../workers/useMoveSearch'
 import { useBench } from '../../JobContext'
+import { Targets } from './Targets'
 import { draftsOf, oneMoveWords, othersOf } from './oneMove'
 
 /** The moves that leave least over all camshafts, the best few of them: what, which way from here, how many, and what is then left. */
@@ -33,8 +44,11 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
   const toDo = found && moveToDo(found, withinDeg)
   const others = found && toDo ? othersOf(found, toDo) : []
   const best = shown === 0 ? toDo : (others[shown - 1] ?? toDo)
-  const moves = best ? [...best.shared, ...best.cams.flatMap((cam) => cam.moves)] : []
-  const done = (set: MoveSet) => void say(...draftsOf(set, sheet, side, step.id))
+  const moves = best ? movesIn(best) : []
+  const after = best ? countsAfter(best, { sheet, state, phase }) : []
+  const within = best?.cams.every(({ leftoverDeg }) => Math.abs(leftoverDeg) <= withinDeg)
+  const limit = `${fixed(withinDeg, 1)}°, ${sheet.toleranceDeg ? 'the sheet’s limit' : 'what it was read to'}`
+  const done = (set: MoveSet) => void say(...draftsOf(set, after, { sheet, side, stepId: step.id }))
   return (
     <section className="diagnosis" aria-label="The one move">
       <h3>The one move</h3>
@@ -66,7 +80,7 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
           </ol>
           <p className="soft">
             {shown === 0
-              ? `The least trouble that leaves every cam within ${fixed(withinDeg, 1)}°, ${sheet.toleranceDeg ? 'the sheet’s limit' : 'what it was read to'}${best === found?.nearest[0] ? ', and the nearest of all' : ''}.`
+              ? `${within ? `The least trouble that leaves every cam within ${limit}` : `No set of moves leaves every cam within ${limit}: this comes nearest`}${within && best === found?.nearest[0] ? ', and the nearest of all' : ''}.`
               : 'One of the other ways.'}
           </p>
           <dl className="figures">
@@ -74,14 +88,14 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
               <div key={cam.id}>
                 <dt>{sheet.shafts.find((shaft) => shaft.id === cam.id)?.name} then reads</dt>
                 <dd className="reading">
-                  <Figure opened={openLeftover(cam, best, { sheet, state, side, phase })}>
+                  <Figure opened={openLeftover(cam, movesOfCam(best, cam, problem), { sheet, state, side, phase })}>
                     {formatLateness(cam.leftoverDeg + (state.targets[cam.id]?.latenessDeg ?? 0))}
                   </Figure>
                 </dd>
               </div>
             ))}
           </dl>
-          {best.cams.some((cam) => cam.moves.length > 1) && (
+          {best.cams.some((cam) => movesOfCam(best, cam, problem).length > 1) && (
             <p className="warn">Between the two moves the cam stands far out: do both before anything is turned.</p>
           )}
           {moves.some(({ moverId }) => moverId.startsWith('tooth')) && (
@@ -90,7 +104,7 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
               changes the count to the next.
             </p>
           )}
-          <NewCounts set={best} sheet={sheet} state={state} />
+          <NewCounts after={after} />
           <Button variant="default" onClick={() => done(best)}>
             It is moved so
           </Button>
@@ -106,7 +120,7 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
               i === shown || !set ? null : (
                 <li key={i}>
                   <button type="button" className="link" onClick={() => setShown(i)}>
-                    {[...set.shared, ...set.cams.flatMap((cam) => cam.moves)]
+                    {movesIn(set)
                       .map((move) => oneMoveWords(move, sheet, side))
                       .join(' ') || 'Leave it as it is.'}
                   </button>{' '}
@@ -120,15 +134,24 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
           </ul>
         </details>
       )}
+      <LeftOut sheet={sheet} state={state} phase={phase} />
       <Targets step={step} />
     </section>
   )
 }
 
+/** Every move of a set that moves one camshaft, those that it shares with others first. */
+const movesOfCam = ({ shared }: MoveSet, cam: MoveSet['cams'][number], problem: MoveProblem): Move[] => [
+  ...shared.filter(({ moverId }) =>
+    problem.shared.some(({ mover, camIds }) => mover.id === moverId && camIds.includes(cam.id)),
+  ),
+  ...cam.moves,
+]
+
 /** Where a leftover comes from: what was read, what each move does to it. */
 function openLeftover(
   cam: MoveSet['cams'][number],
-  { shared }: MoveSet,
+  moves: readonly Move[],
   { sheet, state, side, phase }: { sheet: BuildSheet; state: JobState; side: Side; phase: Phase },
 ) {
   const timing = state.timing[cam.id]?.[phase]
@@ -143,7 +166,7 @@ function openLeftover(
         value: timing ? formatLateness(timing.latenessDeg) : 'not read',
       },
       ...(target ? [{ label: 'Meant to stand', value: formatLateness(target.latenessDeg) }] : []),
-      ...[...shared, ...cam.moves].map((move) => ({
+      ...moves.map((move) => ({
         label: oneMoveWords(move, sheet, side),
         value: signedDeg(move.laterDeg, 2),
       })),
@@ -155,25 +178,50 @@ function openLeftover(
   }
 }
 
-/** What has to be counted between the marks once it is moved: a hub moved on the camshaft wants its wheel elsewhere on the loop. */
-function NewCounts({ set, sheet, state }: { set: MoveSet; sheet: BuildSheet; state: JobState }) {
-  const moved = [...set.shared, ...set.cams.flatMap((cam) => cam.moves)].flatMap(({ moverId, laterDeg }) => {
-    const [kind, adjusterId] = moverId.split(' ')
-    return kind === 'adjuster' && adjusterId ? [{ adjusterId, laterDeg }] : []
-  })
-  const seats = seatsOf(sheet, [...state.adjusted, ...moved])
-  const laid = new Set(set.cams.flatMap((cam) => cam.moves).map(({ moverId }) => moverId.split(' ')[1]))
-  const touched = sheet.loops.filter(
-    ({ id, path }) => laid.has(id) || path.some(({ memberId }) => seats[memberId] !== undefined),
-  )
-  const counts = touched.flatMap((loop) =>
-    readLoop(sheet, loop, [], undefined, seats).sections.flatMap(({ run, from, to, expected }) =>
-      run === 'tight' && expected
-        ? [`${fixed(expected.pitches, 1)} pitches from the ${from.name.toLowerCase()} to the ${to.name.toLowerCase()}`]
-        : [],
+/** What has to be counted between the marks once it is moved. */
+function NewCounts({ after }: { after: readonly CountsOfLoop[] }) {
+  const counts = after.flatMap((loop) =>
+    loop.counts.map(
+      ({ from, to, pitches }) =>
+        `${fixed(pitches, 1)} pitches from the ${from.toLowerCase()} to the ${to.toLowerCase()}`,
     ),
   )
-  return counts.length === 0 ? null : <p>Then count {counts.join(', ')}.</p>
+  const apart = after.filter(({ seats }) => Object.keys(seats).length > 0)
+  return (
+    <>
+      {counts.length > 0 && <p>Then count {counts.join(', ')}.</p>}
+      {apart.length > 0 && (
+        <p className="warn">
+          The marks of the {apart.map(({ loop }) => loop.name.toLowerCase()).join(' and the ')} then no longer meet as
+          the book has them: that is what these moves mean, and the counts are judged by it.
+        </p>
+      )}
+    </>
+  )
+}
+
+/** What would have to be read or counted before more could be reckoned with. */
+function LeftOut({ sheet, state, phase }: { sheet: BuildSheet; state: JobState; phase: Phase }) {
+  const unread = camshaftsToRead(sheet, state, phase)
+  const uncounted = loopsToCount(sheet, state, phase)
+  const and = (names: readonly { readonly name: string }[]) =>
+    names.map(({ name }) => name.toLowerCase()).join(', the ')
+  return (
+    <>
+      {unread.length > 0 && (
+        <p className="soft">
+          The {and(unread)} {unread.length > 1 ? 'are' : 'is'} not read: what would move{' '}
+          {unread.length > 1 ? 'them' : 'it'} as well is left out.
+        </p>
+      )}
+      {uncounted.length > 0 && (
+        <p className="soft">
+          The {and(uncounted)} {uncounted.length > 1 ? 'are' : 'is'} not counted: only teeth of the last loop to each
+          camshaft are reckoned with until then.
+        </p>
+      )}
+    </>
+  )
 }
 
 /** Something that sets the cams was moved in this job. */
@@ -182,52 +230,3 @@ const workedOn = ({ moves, adjusted, couplings, loops, live }: JobState) =>
   Object.values(couplings).some(({ together, proof }) => !together || proof !== 'asArrived') ||
   Object.values(loops).some(({ on }) => !on) ||
   live.some(({ kind }) => kind === 'loop')
-
-/** A camshaft meant to stand elsewhere than the book has it, with the reason. */
-function Targets({ step }: { step: Step }) {
-  const { view, say } = useBench()
-  const { sheet, state, job } = view
-  const camshafts = sheet.shafts.filter(({ id, kind }) => kind === 'cam' && state.timing[id])
-  const off = useDegreesField(`${job.id}:${step.id}:target`, { least: -90, most: 90 })
-  const reason = useDraft(`${job.id}:${step.id}:target-reason`)
-  const write = (shaftId: string) => {
-    off.ask()
-    if (off.value === undefined || reason.text.trim() === '') return
-    void say({ kind: 'target', shaftId, latenessDeg: off.value, reason: reason.text.trim(), stepId: step.id })
-  }
-  return (
-    <details className="section">
-      <summary>
-        Set it other than the book{' '}
-        <span className="soft">{Object.keys(state.targets).length > 0 ? 'written' : 'only with a reason'}</span>
-      </summary>
-      <div className="section-body stack">
-        {Object.values(state.targets).map(({ id, shaftId, latenessDeg, reason: why }) => (
-          <p key={id} className="result">
-            {sheet.shafts.find((shaft) => shaft.id === shaftId)?.name}: {formatLateness(latenessDeg)}, {why}
-          </p>
-        ))}
-        <DegreesInput
-          field={off}
-          label="Crank degrees after the book"
-          description="Late is plus; minus is advanced."
-          placeholder="-2"
-        />
-        <Textarea
-          label="Because"
-          value={reason.text}
-          onChange={(event) => reason.setText(event.currentTarget.value)}
-          autosize
-          minRows={1}
-        />
-        <div className="row">
-          {camshafts.map(({ id, name }) => (
-            <Button key={id} variant="default" disabled={reason.text.trim() === ''} onClick={() => write(id)}>
-              For the {name.toLowerCase()}
-            </Button>
-          ))}
-        </div>
-      </div>
-    </details>
-  )
-}

@@ -35,6 +35,10 @@ describe('a move in words, engine clockwise from the timing side', () => {
     )
     expect(words(move('tooth chain inlet-sprocket', -1, -18), 'opposite')).toContain(', clockwise.')
   })
+  test('late all of them: at the driver the chain is laid on, the way the engine runs', () =>
+    expect(words(move('tooth chain crank-sprocket', -1, -18))).toBe(
+      'Lay the chain one tooth further round the crank sprocket, clockwise.',
+    ))
   // 720/17 of the crank later is 21.18° of a camshaft at half speed, and later is against the way it runs.
   test('a hub: the camshaft later in its wheel is turned against the way it runs', () => {
     expect(words(move('adjuster hub', 1, 720 / 17))).toBe(
@@ -63,7 +67,7 @@ test('what is written is what the ledger means by it: a late cam is laid back by
     misses: 0,
     effort: 5,
   }
-  const [tooth, hub] = draftsOf(set, sheet, 'timing', 'step')
+  const [hub, tooth] = draftsOf(set, [], { sheet, side: 'timing', stepId: 'step' })
   expect(tooth).toMatchObject({
     kind: 'moved',
     loopId: 'chain',
@@ -71,6 +75,9 @@ test('what is written is what the ledger means by it: a late cam is laid back by
     teeth: correctByTeeth(18, 40, { num: 1, den: 2 }).layTeeth,
   })
   expect(hub).toMatchObject({ kind: 'adjusted', adjusterId: 'hub', laterDeg: 720 / 17 })
+  const meant = { loop: sheet.loops[0] as BuildSheet['loops'][number], counts: [], seats: { 'inlet-sprocket': -1 } }
+  const [, laid] = draftsOf(set, [meant], { sheet, side: 'timing', stepId: 'step' })
+  expect(laid).toEqual({ ...tooth, seats: { 'inlet-sprocket': -1 } })
 })
 
 test('other ways: the nearest first, none twice, never the one that is to be done', () => {

@@ -1,6 +1,6 @@
 import { ratioOfShaft } from '@link-count/core/drive'
 import type { BuildSheet, EntryDraft } from '@link-count/core/model'
-import type { FoundMoves, Move, MoveSet } from '@link-count/core/search'
+import { laidBy, movesIn, type CountsOfLoop, type FoundMoves, type Move, type MoveSet } from '@link-count/core/search'
 import { fixed, ratioValue, type Side } from '@link-count/core/units'
 import { adjusterWords, couplingName, handWords, placesWords } from '../../../../ui/wording'
 import { moveWords } from '../../moveWords'
@@ -8,10 +8,9 @@ import { moveWords } from '../../moveWords'
 /** One move in words, from the side stood at. */
 export function oneMoveWords({ moverId, amount, laterDeg }: Move, sheet: BuildSheet, side: Side): string {
   const [kind = '', ...ids] = moverId.split(' ')
-  if (kind === 'tooth') {
-    const loop = sheet.loops.find(({ id }) => id === ids[0])
-    return loop ? moveWords({ layTeeth: amount, memberId: ids[1] ?? '' }, loop, sheet, side) : moverId
-  }
+  const laid = laidBy({ moverId, amount, laterDeg }, sheet)
+  const loop = sheet.loops.find(({ id }) => id === laid?.loopId)
+  if (laid && loop) return moveWords({ layTeeth: laid.teeth, memberId: laid.memberId }, loop, sheet, side)
   if (kind === 'coupling' || kind === 'couplingTo') {
     const coupling = sheet.couplings.find(({ id }) => id === ids[0])
     const name = coupling ? couplingName(coupling, sheet) : ids[0]
@@ -28,25 +27,37 @@ export function oneMoveWords({ moverId, amount, laterDeg }: Move, sheet: BuildSh
   return `${adjusterWords(adjuster, member.name, amount)}: the ${shaft.name.toLowerCase()} ${fixed(ownDeg, 2)}° ${hand} in its wheel.`
 }
 
-/** What a set of moves writes into the ledger. */
-export function draftsOf(set: MoveSet, sheet: BuildSheet, side: Side, stepId: string): EntryDraft[] {
-  return [...set.shared, ...set.cams.flatMap((cam) => cam.moves)].map((move): EntryDraft => {
-    const [kind = '', ...ids] = move.moverId.split(' ')
-    if (kind === 'tooth')
-      return { kind: 'moved', loopId: ids[0] ?? '', memberId: ids[1] ?? '', teeth: move.amount, stepId }
-    if (kind === 'coupling' || kind === 'couplingTo') {
-      const steps = -move.amount + 0
-      const change = { kind: 'coupling', couplingId: ids[0] ?? '', change: 'together', stepId } as const
-      return kind === 'coupling' ? { ...change, steps } : { ...change, steps: 0, stepsTo: steps }
-    }
-    return {
-      kind: 'adjusted',
-      adjusterId: ids[0] ?? '',
-      words: oneMoveWords(move, sheet, side),
-      laterDeg: move.laterDeg,
-      stepId,
-    }
+/** What a set of moves writes into the ledger, the teeth last: where a loop's wheels then stand on purpose goes with the last of its teeth. */
+export function draftsOf(
+  set: MoveSet,
+  after: readonly CountsOfLoop[],
+  { sheet, side, stepId }: { readonly sheet: BuildSheet; readonly side: Side; readonly stepId: string },
+): EntryDraft[] {
+  const moves = movesIn(set)
+  const laid = moves.flatMap((move) => laidBy(move, sheet) ?? [])
+  const teeth = laid.map((one, i): EntryDraft => {
+    const last = laid.findLastIndex(({ loopId }) => loopId === one.loopId) === i
+    const seats = last ? after.find(({ loop }) => loop.id === one.loopId)?.seats : undefined
+    return { kind: 'moved', ...one, ...(seats && Object.keys(seats).length > 0 ? { seats } : {}), stepId }
   })
+  const others = moves
+    .filter((move) => !laidBy(move, sheet))
+    .map((move): EntryDraft => {
+      const [kind = '', ...ids] = move.moverId.split(' ')
+      if (kind === 'coupling' || kind === 'couplingTo') {
+        const steps = -move.amount + 0
+        const change = { kind: 'coupling', couplingId: ids[0] ?? '', change: 'together', stepId } as const
+        return kind === 'coupling' ? { ...change, steps } : { ...change, steps: 0, stepsTo: steps }
+      }
+      return {
+        kind: 'adjusted',
+        adjusterId: ids[0] ?? '',
+        words: oneMoveWords(move, sheet, side),
+        laterDeg: move.laterDeg,
+        stepId,
+      }
+    })
+  return [...others, ...teeth]
 }
 
 /** The nearest of all and those with less trouble, without the one that is to be done. */

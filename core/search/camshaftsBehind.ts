@@ -1,0 +1,13 @@
+import { walkDrive, type DriveLink } from '../drive'
+import type { BuildSheet } from '../model'
+
+/** The steps from the crank to a shaft. */
+export const wayTo = (sheet: BuildSheet, shaftId: string): readonly DriveLink[] => walkDrive(sheet).ways[shaftId] ?? []
+
+/** Camshafts that are turned through some step of the drive. */
+export const camshaftsBehind = (sheet: BuildSheet, through: (link: DriveLink) => boolean): string[] =>
+  sheet.shafts.flatMap(({ id, kind }) => (kind === 'cam' && wayTo(sheet, id).some(through) ? [id] : []))
+
+/** The loops on the way to a shaft, the one at the crank first. */
+export const loopsTo = (sheet: BuildSheet, shaftId: string): string[] =>
+  wayTo(sheet, shaftId).flatMap(({ by }) => (by.kind === 'loop' ? [by.id] : []))

@@ -1,0 +1,73 @@
+import { describe, expect, test } from 'vitest'
+import type { EntryDraft } from '../model'
+import { stateAfter } from '../testing/bench'
+import { countedFrom, driveBench, readsLate } from '../testing/driveBench'
+import { countsAfter, laidBy, type MoveSet } from '.'
+
+const sheet = driveBench('twinCam', { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 })
+const counts = (exhaust: number, inlet: number) => [
+  countedFrom('chain', 'inlet-sprocket', 'crank-sprocket', inlet),
+  countedFrom('chain', 'exhaust-sprocket', 'inlet-sprocket', exhaust),
+]
+const set = (shared: MoveSet['shared'], inlet: MoveSet['shared'] = []): MoveSet => ({
+  shared,
+  cams: [{ id: 'inlet-cam', moves: inlet, leftoverDeg: 0 }],
+  misses: 0,
+  effort: 0,
+})
+const tooth = (wheel: string, amount: number) => ({
+  moverId: `tooth chain ${wheel}`,
+  amount,
+  laterDeg: 18 * amount,
+})
+const after = (moves: MoveSet, found: [number, number] | undefined) => {
+  const state = readsLate(sheet, {}, found ? counts(...found) : [])
+  return countsAfter(moves, { sheet, state, phase: 'found' })
+}
+const pitches = (one: ReturnType<typeof after>) => one.map((loop) => loop.counts.map((count) => count.pitches))
+
+test('over the driver the chain goes the other way than over a wheel it drives', () => {
+  expect(laidBy(tooth('crank-sprocket', -1), sheet)).toEqual({
+    loopId: 'chain',
+    memberId: 'crank-sprocket',
+    teeth: 1,
+  })
+  expect(laidBy(tooth('inlet-sprocket', -1), sheet)?.teeth).toBe(-1)
+  expect(laidBy({ moverId: 'adjuster hub', amount: 1, laterDeg: 4 }, sheet)).toBeUndefined()
+})
+
+describe('what is then counted', () => {
+  // Late is one too many from its mark to the crank's; handbook 8.
+  test('one too many on the inlet, laid back: 30 both, as the book', () => {
+    const [loop] = after(set([], [tooth('inlet-sprocket', -1)]), [29, 31])
+    expect(loop?.counts.map((count) => count.pitches)).toEqual([30, 30])
+    expect(loop?.seats).toEqual({})
+  })
+  test('both too far from the crank, laid on there: only the count that ends on the crank changes', () =>
+    expect(pitches(after(set([tooth('crank-sprocket', -1)]), [30, 31]))).toEqual([[30, 30]]))
+  test('nothing counted: what the book has', () =>
+    expect(pitches(after(set([], [tooth('inlet-sprocket', -1)]), undefined))).toEqual([[30, 30]]))
+  test('counted right and a tooth late all the same: the marks lie, and where they then stand is said', () => {
+    const [loop] = after(set([], [tooth('inlet-sprocket', -1)]), [30, 30])
+    expect(loop?.counts.map((count) => count.pitches)).toEqual([31, 29])
+    expect(loop?.seats).toEqual({ 'inlet-sprocket': -1, 'exhaust-sprocket': 0 })
+  })
+})
+
+test('a loop laid so that its marks no longer meet is proved by the counts that were meant', () => {
+  const [loop] = after(set([], [tooth('inlet-sprocket', -1)]), [30, 30])
+  const laid: EntryDraft = {
+    kind: 'moved',
+    loopId: 'chain',
+    memberId: 'inlet-sprocket',
+    teeth: -1,
+    ...(loop && { seats: loop.seats }),
+  }
+  const as = (exhaust: number, inlet: number) =>
+    stateAfter(
+      [...counts(30, 30), laid, ...counts(exhaust, inlet).map((count) => ({ ...count, phase: 'set' as const }))],
+      sheet,
+    ).loops['chain']?.proof
+  expect(as(31, 29)).toBe('counted')
+  expect(as(30, 30)).toBe('countedOut')
+})

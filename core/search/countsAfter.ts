@@ -1,0 +1,67 @@
+import { driverOf } from '../drive'
+import { readLoop, seatsAfter, type JobState, type Seats } from '../ledger'
+import type { BuildSheet, Loop, Phase } from '../model'
+import type { Move, MoveSet } from './bestMoves'
+
+/** A loop laid over one of its wheels. */
+export interface Laid {
+  readonly loopId: string
+  readonly memberId: string
+  /** + = further in that wheel's running direction. */
+  readonly teeth: number
+}
+
+/** What one move lays over a wheel; undefined where it is no tooth. Over a driven wheel further on makes its camshaft later, over the driver
+ *  it makes all of them earlier. */
+export function laidBy({ moverId, amount }: Move, sheet: BuildSheet): Laid | undefined {
+  const [kind, loopId = '', memberId = ''] = moverId.split(' ')
+  const loop = sheet.loops.find(({ id }) => id === loopId)
+  if (kind !== 'tooth' || !loop) return undefined
+  return { loopId, memberId, teeth: driverOf(sheet, loop)?.id === memberId ? 0 - amount : amount }
+}
+
+/** Every move of a set, those that move several camshafts first. */
+export const movesIn = ({ shared, cams }: MoveSet): Move[] => [...shared, ...cams.flatMap(({ moves }) => moves)]
+
+export interface CountsOfLoop {
+  readonly loop: Loop
+  readonly counts: readonly { readonly from: string; readonly to: string; readonly pitches: number }[]
+  /** Where its wheels then stand on purpose, where what was found would else be whole teeth out. */
+  readonly seats: Seats
+}
+
+/** What has to be counted along the pulled runs of each loop that a set of moves touches. From what was counted where it was: teeth laid change it
+ *  and nothing else does; else from the book and where the hubs want their wheels. */
+export function countsAfter(
+  set: MoveSet,
+  { sheet, state, phase }: { readonly sheet: BuildSheet; readonly state: JobState; readonly phase: Phase },
+): CountsOfLoop[] {
+  const moves = movesIn(set)
+  const laid = moves.flatMap((move) => laidBy(move, sheet) ?? [])
+  const adjusted = moves.flatMap(({ moverId, laterDeg }) => {
+    const [kind, adjusterId] = moverId.split(' ')
+    return kind === 'adjuster' && adjusterId ? [{ adjusterId, laterDeg }] : []
+  })
+  const before = phase === 'found' ? {} : state.seats
+  const wanted = seatsAfter(sheet, before, adjusted)
+  return sheet.loops.flatMap((loop): CountsOfLoop[] => {
+    const own = laid.filter(({ loopId }) => loopId === loop.id)
+    if (own.length === 0 && !loop.path.some(({ memberId }) => wanted[memberId] !== before[memberId])) return []
+    const laidOver = (memberId: string) => own.find((one) => one.memberId === memberId)?.teeth ?? 0
+    const { found, lateness } = readLoop(sheet, loop, state.counts, phase, before)
+    const counts = readLoop(sheet, loop, [], undefined, wanted).sections.flatMap(({ id, run, from, to, expected }) => {
+      const was = found.find(({ sectionId }) => sectionId === id)?.foundPitches
+      const pitches = was === undefined ? expected?.pitches : was + laidOver(from.memberId) - laidOver(to.memberId)
+      return run === 'tight' && pitches !== undefined ? [{ from: from.name, to: to.name, pitches }] : []
+    })
+    const driverId = driverOf(sheet, loop)?.id
+    const stands = lateness.map(({ memberId, teethLate }) => ({
+      memberId,
+      pitches: (before[memberId] ?? 0) + teethLate + laidOver(memberId) - laidOver(driverId ?? ''),
+    }))
+    const asMeant = stands.every(({ memberId, pitches }) => Math.abs(pitches - (wanted[memberId] ?? 0)) < 0.5)
+    return [
+      { loop, counts, seats: asMeant ? {} : Object.fromEntries(stands.map((one) => [one.memberId, one.pitches])) },
+    ]
+  })
+}
