@@ -28,6 +28,8 @@ export interface Readings {
   readonly lobes: readonly LobeRead[]
   /** Chain measured: elongation %, one sigma. */
   readonly elongation?: { readonly percent: number; readonly sigma: number } | undefined
+  /** Head or block measured: mm lower than the book, one sigma. */
+  readonly skimmed?: { readonly mm: number; readonly sigma: number } | undefined
   /** Came to every reading running, with the tensioner released: no slack can lie on the pulled run. */
   readonly cameRunning: boolean
   /** The half of the cycle as the lobes say it, against a witness that does not look at the cams; one turn alone does not tell. */
@@ -35,7 +37,17 @@ export interface Readings {
 }
 
 export type CauseCode =
-  'teeth' | 'halfTurn' | 'stretch' | 'skim' | 'slack' | 'lash' | 'wear' | 'wrongLift' | 'camSwapped' | 'mark'
+  | 'teeth'
+  | 'halfTurn'
+  | 'stretch'
+  | 'skim'
+  | 'slack'
+  | 'lash'
+  | 'wear'
+  | 'wrongLift'
+  | 'camSwapped'
+  | 'mark'
+  | 'wrongCam'
 
 /** What a cause says that every lobe would read, with the size it takes to come nearest. */
 export interface Prediction {
@@ -70,16 +82,22 @@ const late = (degs: readonly number[]): Prediction['lobes'] =>
   degs.map((latenessDeg) => ({ latenessDeg, durationDeg: 0, markDeg: latenessDeg }))
 
 /** Nothing is wrong. */
-export const nothing = ({ lobes, ...rest }: Readings): Prediction => ({
+export const nothing = (readings: Readings): Prediction => ({
   causes: [],
   size: undefined,
   teeth: {},
-  lobes: still(lobes),
-  besides: elongationIs({ lobes, ...rest }, 0),
+  lobes: still(readings.lobes),
+  besides: measured(readings, {}),
 })
 
-const elongationIs = ({ elongation }: Readings, percent: number): Prediction['besides'] =>
-  elongation ? [{ off: elongation.percent - percent, sigma: elongation.sigma }] : []
+/** What was measured of chain and head, against so much stretch and so much taken off. */
+const measured = (
+  { elongation, skimmed }: Readings,
+  { percent = 0, mm = 0 }: { readonly percent?: number; readonly mm?: number },
+): Prediction['besides'] => [
+  ...(elongation ? [{ off: elongation.percent - percent, sigma: elongation.sigma }] : []),
+  ...(skimmed ? [{ off: skimmed.mm - mm, sigma: skimmed.sigma }] : []),
+]
 
 /** Whole teeth on each camshaft, the nearest to what it reads; the rest has to be chance. `less`: what another cause has taken already. */
 export function teeth(readings: Readings, less: readonly number[] = readings.lobes.map(() => 0)): Prediction[] {
@@ -107,7 +125,7 @@ export function teeth(readings: Readings, less: readonly number[] = readings.lob
       size: undefined,
       teeth: counts,
       lobes: late(lobes.map(({ shaftId, toothDeg }) => (counts[shaftId] ?? 0) * (toothDeg ?? 0))),
-      besides: elongationIs(readings, 0),
+      besides: measured(readings, {}),
     },
   ]
 }
@@ -118,6 +136,7 @@ export const halfTurn = (readings: Readings): Prediction[] =>
 
 /** A chain only grows, and breaks before it has grown by more. */
 const MOST_STRETCH = 4
+const MOST_SKIM_MM = 3
 const clip = (size: number, most: number) => Math.min(most, Math.max(0, size))
 
 /** Everything late in proportion to what lies between it and the crank. */
@@ -127,10 +146,8 @@ export function stretch(readings: Readings): Prediction[] {
     by: perStretch,
     sigma: sigmaDeg,
   }))
-  const measured = readings.elongation
-    ? [{ of: readings.elongation.percent, by: 1, sigma: readings.elongation.sigma }]
-    : []
-  const best = fitSize([...rows, ...measured])
+  const { elongation } = readings
+  const best = fitSize([...rows, ...(elongation ? [{ of: elongation.percent, by: 1, sigma: elongation.sigma }] : [])])
   if (best === undefined) return []
   const size = clip(best, MOST_STRETCH)
   return [
@@ -139,7 +156,7 @@ export function stretch(readings: Readings): Prediction[] {
       size,
       teeth: {},
       lobes: late(rows.map(({ by }) => by * size)),
-      besides: elongationIs(readings, size),
+      besides: measured(readings, { percent: size }),
     },
   ]
 }
@@ -147,7 +164,8 @@ export function stretch(readings: Readings): Prediction[] {
 function lateBy(code: 'skim' | 'slack', key: 'perSkim' | 'perSlack', mostMm: number) {
   return (readings: Readings): Prediction[] => {
     const rows = readings.lobes.map((lobe) => ({ of: lobe.latenessDeg, by: lobe[key] ?? 0, sigma: lobe.sigmaDeg }))
-    const best = fitSize(rows)
+    const known = code === 'skim' && readings.skimmed
+    const best = fitSize([...rows, ...(known ? [{ of: known.mm, by: 1, sigma: known.sigma }] : [])])
     if (best === undefined) return []
     const size = clip(best, mostMm)
     return [
@@ -156,13 +174,13 @@ function lateBy(code: 'skim' | 'slack', key: 'perSkim' | 'perSlack', mostMm: num
         size,
         teeth: {},
         lobes: late(rows.map(({ by }) => by * size)),
-        besides: elongationIs(readings, 0),
+        besides: measured(readings, code === 'skim' ? { mm: size } : {}),
       },
     ]
   }
 }
 /** A head or block skimmed brings the camshaft nearer. */
-export const skim = lateBy('skim', 'perSkim', 3)
+export const skim = lateBy('skim', 'perSkim', MOST_SKIM_MM)
 /** Slack on the run that pulls; not when everything was come to running. */
 export const slack = (readings: Readings): Prediction[] =>
   readings.cameRunning ? [] : lateBy('slack', 'perSlack', 12)(readings)
@@ -197,7 +215,7 @@ export function lash(readings: Readings): Prediction[] {
 
 const LIFT_SIGMA_MM = 0.05
 const lifts = (readings: Readings, lostMm: number): Prediction['besides'] => [
-  ...elongationIs(readings, 0),
+  ...measured(readings, {}),
   ...readings.lobes.flatMap(({ topLiftOverMm, duration }) =>
     topLiftOverMm === undefined || !duration || Math.abs(duration.deg) < 3 * duration.sigmaDeg
       ? []
@@ -248,6 +266,62 @@ export function camSwapped(readings: Readings): Prediction[] {
       })),
     },
   ]
+}
+
+/** A stretched chain and a skimmed head at once, where both were measured: nothing else would tell one from the other. */
+export function stretchAndSkim(readings: Readings): Prediction[] {
+  const { elongation, skimmed, lobes } = readings
+  if (!elongation || !skimmed) return []
+  const [percent, mm] = [clip(elongation.percent, MOST_STRETCH), clip(skimmed.mm, MOST_SKIM_MM)]
+  return [
+    {
+      causes: ['stretch', 'skim'],
+      size: percent,
+      teeth: {},
+      lobes: late(lobes.map(({ perStretch = 0, perSkim = 0 }) => perStretch * percent + perSkim * mm)),
+      besides: measured(readings, { percent, mm }),
+    },
+  ]
+}
+
+/** A camshaft that is not the book's: on one shaft the lobes stand otherwise to each other than they should, or one is open for longer or shorter, or
+ *  lifts more, with its lash measured and right. How its lobes read is then its own; the other camshafts have to be right. Only where no
+ *  other cause is left, since it would fit anything. */
+export function wrongCam(readings: Readings): Prediction[] {
+  const { lobes } = readings
+  const strange = [...new Set(lobes.map(({ shaftId }) => shaftId))].filter((shaftId) =>
+    isStrange(lobes.filter((lobe) => lobe.shaftId === shaftId)),
+  )
+  if (strange.length === 0) return []
+  return [
+    {
+      ...nothing(readings),
+      causes: ['wrongCam'],
+      lobes: lobes.map((lobe) =>
+        strange.includes(lobe.shaftId)
+          ? { latenessDeg: lobe.latenessDeg, durationDeg: lobe.duration?.deg ?? 0, markDeg: undefined }
+          : { latenessDeg: 0, durationDeg: 0, markDeg: 0 },
+      ),
+    },
+  ]
+}
+
+const STRANGE_SIGMAS = 3
+const RIGHT_LASH_MM = 0.05
+
+function isStrange(lobes: readonly LobeRead[]): boolean {
+  const apart = lobes.some((a) =>
+    lobes.some((b) => Math.abs(a.latenessDeg - b.latenessDeg) > STRANGE_SIGMAS * Math.hypot(a.sigmaDeg, b.sigmaDeg)),
+  )
+  const shaped = lobes.some(
+    ({ duration, lashOverMm, topLiftOverMm = 0 }) =>
+      topLiftOverMm > STRANGE_SIGMAS * LIFT_SIGMA_MM ||
+      (duration &&
+        lashOverMm !== undefined &&
+        Math.abs(lashOverMm) <= RIGHT_LASH_MM &&
+        Math.abs(duration.deg) > STRANGE_SIGMAS * duration.sigmaDeg),
+  )
+  return apart || shaped
 }
 
 /** The cam is right and its mark is not what it seems: another version's, a leftover, or on a wheel that sits elsewhere. */

@@ -11,12 +11,13 @@ const shape = [
 ]
 interface Bench {
   readonly sigmaDeg: number
-  readonly lateDeg: (shaftId: string) => number
+  readonly lateDeg: (shaftId: string, lobe: number) => number
   readonly longerDeg?: (lobe: number) => number
   readonly markOffDeg?: number
   readonly lashOverMm?: (lobe: number) => number
   readonly topLiftOverMm?: number
   readonly elongation?: number
+  readonly skimmedMm?: number
   readonly cameRunning?: boolean
   readonly half?: Readings['half']
   readonly noise?: () => number
@@ -35,13 +36,13 @@ function read(bench: Bench): Readings {
         ...per,
         toothDeg: TOOTH_DEG,
         perLash: PER_LASH,
-        latenessDeg: bench.lateDeg(shaftId) + sigmaDeg * noise(),
+        latenessDeg: bench.lateDeg(shaftId, lobe) + sigmaDeg * noise(),
         sigmaDeg,
         duration: { deg: (bench.longerDeg?.(lobe) ?? 0) + 2 * sigmaDeg * noise(), sigmaDeg: 2 * sigmaDeg },
         mark:
           bench.markOffDeg === undefined
             ? undefined
-            : { latenessDeg: bench.lateDeg(shaftId) + bench.markOffDeg + sigmaDeg * noise(), sigmaDeg },
+            : { latenessDeg: bench.lateDeg(shaftId, lobe) + bench.markOffDeg + sigmaDeg * noise(), sigmaDeg },
         lashOverMm: bench.lashOverMm?.(lobe),
         topLiftOverMm: bench.topLiftOverMm,
         ifSwapped: { latenessDeg: s === 0 ? 7 : -7, durationDeg: s === 0 ? 12 : -12 },
@@ -52,6 +53,7 @@ function read(bench: Bench): Readings {
     lobes,
     elongation:
       bench.elongation === undefined ? undefined : { percent: bench.elongation + 0.05 * noise(), sigma: 0.05 },
+    skimmed: bench.skimmedMm === undefined ? undefined : { mm: bench.skimmedMm + 0.05 * noise(), sigma: 0.05 },
     cameRunning: bench.cameRunning ?? true,
     half: bench.half ?? 'agrees',
   }
@@ -135,6 +137,54 @@ test('two at once: a tooth on one camshaft, and both late from the chain', () =>
   expect(said.fits[0]?.size).toBeCloseTo(1.2, 2)
 })
 
+test('a stretched chain and a skimmed head at once are told where both were measured', () => {
+  const late = (shaft: string) => {
+    const per = shape.find(({ shaftId }) => shaftId === shaft)
+    return 0.9 * (per?.perStretch ?? 0) + 2 * (per?.perSkim ?? 0)
+  }
+  expect(quiet({ lateDeg: late, elongation: 0.9, skimmedMm: 2 })).toMatchObject({
+    verdict: 'told',
+    fits: [{ causes: ['stretch', 'skim'] }],
+  })
+  expect(quiet({ lateDeg: late, elongation: 0.9 }).fits.map(({ causes }) => causes)).not.toContainEqual(['stretch'])
+})
+
+test('the height of the head measured: as the book rules it out, lower by what the lateness asks tells it', () => {
+  const small = { lateDeg: () => 2.8, cameRunning: false } as const
+  expect(quiet({ ...small, elongation: 0, skimmedMm: 1.5 })).toMatchObject({
+    verdict: 'told',
+    fits: [{ causes: ['skim'], size: expect.closeTo(1.5, 1) }],
+  })
+  expect(quiet({ ...small, elongation: 0, skimmedMm: 0 })).toMatchObject({
+    verdict: 'told',
+    fits: [{ causes: ['slack'] }],
+  })
+})
+
+describe('a camshaft that is not the book’s', () => {
+  test('its lobes stand otherwise to each other than the book’s: nothing on the drive does that', () =>
+    expect(quiet({ lateDeg: (shaft, lobe) => (shaft === 'inlet' ? (lobe === 2 ? 3 : 12) : 0) })).toMatchObject({
+      verdict: 'told',
+      fits: [{ causes: ['wrongCam'] }],
+      next: 'camIdentity',
+    }))
+  test('open for longer with the lash measured and right; while the lash is not, it may be the lash', () => {
+    const bench = {
+      lateDeg: (shaft: string) => (shaft === 'inlet' ? 6 : 0),
+      longerDeg: (lobe: number) => (lobe > 1 ? 14 : 0),
+    }
+    expect(first(quiet({ ...bench, lashOverMm: () => 0 }))).toBe('wrongCam')
+    expect(first(quiet(bench))).not.toBe('wrongCam')
+  })
+  test('never while a cause of its own fits, and never where the other camshaft is out as well', () => {
+    expect(first(quiet({ lateDeg: (shaft) => (shaft === 'inlet' ? 18 : 0), lashOverMm: () => 0 }))).toBe('teeth')
+    expect(quiet({ lateDeg: (shaft, lobe) => (shaft === 'inlet' ? (lobe === 2 ? 3 : 12) : -5) })).toMatchObject({
+      verdict: 'none',
+      fits: [],
+    })
+  })
+})
+
 test('what no listed cause explains is said so', () =>
   expect(quiet({ lateDeg: (shaft) => (shaft === 'inlet' ? -9 : 4) })).toMatchObject({ verdict: 'none', fits: [] }))
 
@@ -156,7 +206,11 @@ describe('two thousand faulty engines, seeded', () => {
     },
     skim: () => {
       const deg = between(0.3, 4)
-      return { lateDeg: () => deg, ...(random() < 0.6 ? { elongation: 0 } : {}) }
+      return {
+        lateDeg: () => deg,
+        ...(random() < 0.6 ? { elongation: 0 } : {}),
+        ...(random() < 0.3 ? { skimmedMm: deg / 1.88 } : {}),
+      }
     },
     slack: () => {
       const deg = between(0.3, 8)
@@ -191,6 +245,14 @@ describe('two thousand faulty engines, seeded', () => {
     mark: () => {
       const off = between(3, 20)
       return { lateDeg: () => 0, markOffDeg: off }
+    },
+    wrongCam: () => {
+      const [shaft, apart, longer] = [pick([0, 1]), between(5, 14), between(6, 20)]
+      return {
+        lateDeg: (_shaft, lobe) => (lobe === 2 * shaft ? apart : 0),
+        longerDeg: (lobe) => (lobe >> 1 === shaft ? longer : 0),
+        lashOverMm: () => 0,
+      }
     },
     halfTurn: () => ({ lateDeg: () => 0, half: pick<Readings['half']>(['opposite', 'notWitnessed']) }),
   }

@@ -8,8 +8,10 @@ import {
   skim,
   slack,
   stretch,
+  stretchAndSkim,
   teeth,
   wear,
+  wrongCam,
   wrongLift,
   type CauseCode,
   type Prediction,
@@ -25,6 +27,7 @@ export type NextReading =
   | 'measureLash'
   | 'topLift'
   | 'checkDial'
+  | 'camIdentity'
   | 'openingAndClosing'
   | 'readAgain'
 
@@ -64,6 +67,7 @@ const singles: Readonly<Record<CauseCode, (readings: Readings) => Prediction[]>>
   wrongLift,
   camSwapped,
   mark,
+  wrongCam: () => [],
 }
 const ORDER = Object.keys(singles) as readonly CauseCode[]
 
@@ -76,12 +80,15 @@ export function diagnose(readings: Readings): Diagnosis {
   if (readings.half !== 'opposite' && none <= RULES_OUT_SIGMAS)
     return { verdict: 'nothingShown', fits: [], ruledOut: [], next: proving(readings), halfOpen }
   const alone = judge(readings, hypotheses(readings))
-  const fits =
-    alone.standing.length > 0 || readings.half === 'opposite'
-      ? alone.standing
-      : judge(readings, pairs(readings)).standing
+  const fits = alone.standing.length > 0 || readings.half === 'opposite' ? alone.standing : lastResort(readings)
   const verdict = fits.length === 1 ? 'told' : fits.length > 1 ? 'notEnough' : 'none'
   return { verdict, fits, ruledOut: alone.fallen, next: nextOf(readings, fits), halfOpen }
+}
+
+/** With no single cause left: two at once; and where those do not fit either, a camshaft that is not the book's. */
+function lastResort(readings: Readings): readonly Fit[] {
+  const two = judge(readings, pairs(readings)).standing
+  return two.length > 0 ? two : judge(readings, wrongCam(readings)).standing
 }
 
 /** Each cause by itself. With the half of the cycle contradicted by a witness, half a turn is one of them whatever else is wrong. */
@@ -146,7 +153,7 @@ function pairs(readings: Readings): Prediction[] {
       lobes: one.lobes.map((lobe, i) => ({ ...lobe, durationDeg: other.lobes[i]?.durationDeg ?? 0 })),
     })),
   )
-  return [...toothAndLate, ...withLong]
+  return [...toothAndLate, ...stretchAndSkim(readings), ...withLong]
 }
 
 /** Whole teeth taken off first, from two early to two late on each camshaft in turn, then the rest fitted: the closest of all. */
@@ -203,10 +210,11 @@ function nextOf(readings: Readings, fits: readonly Fit[]): NextReading | undefin
   const has = (...codes: CauseCode[]) => codes.filter((code) => standing.has(code)).length
   const unread = readings.lobes.some(({ duration }) => !duration)
   if (fits.length === 0) return unread ? 'openingAndClosing' : 'readAgain'
-  if (fits.length === 1) return proving(readings)
+  if (fits.length === 1) return standing.has('wrongCam') ? 'camIdentity' : proving(readings)
   if (has('stretch', 'skim', 'slack') > 1) {
     if (!readings.elongation) return 'measureChain'
-    return standing.has('slack') ? 'comeAgainRunning' : 'measureHead'
+    if (standing.has('slack')) return 'comeAgainRunning'
+    return readings.skimmed ? 'readAgain' : 'measureHead'
   }
   if (has('lash', 'wear', 'wrongLift') > 1) {
     if (readings.lobes.some(({ lashOverMm }) => lashOverMm === undefined)) return 'measureLash'

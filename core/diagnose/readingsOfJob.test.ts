@@ -105,6 +105,18 @@ describe('from the ledger to what is wrong', () => {
     const readings = readingsOfJob(full, stateOf(full, length(100.2), length(100.9), length(100.5)), 'found')
     expect(readings.elongation?.percent).toBeCloseTo(0.9, 9)
   })
+  test('top lift as found against the book, the height of the head, each the last that was said', () => {
+    const sheet = twinCam()
+    const top = (liftMm: number): EntryDraft => ({ kind: 'topLift', camId: 'cam-1-inlet', phase: 'found', liftMm })
+    const head = (lowerMm: number): EntryDraft => ({ kind: 'headHeight', lowerMm })
+    const state = stateOf(sheet, events('inlet', 0), events('exhaust', 0), top(8), head(1), top(8.6), head(0.4))
+    const readings = readingsOfJob(sheet, state, 'left')
+    expect(readings.lobes).toEqual([])
+    const found = readingsOfJob(sheet, state, 'found')
+    expect(found.lobes.find(({ camId }) => camId === 'cam-1-inlet')?.topLiftOverMm).toBeCloseTo(-0.4, 9)
+    expect(found.lobes.find(({ camId }) => camId === 'cam-1-exhaust')?.topLiftOverMm).toBeUndefined()
+    expect(found.skimmed?.mm).toBe(0.4)
+  })
   test('nothing read is nothing to say', () => {
     const sheet = twinCam()
     expect(readingsOfJob(sheet, stateOf(sheet), 'found').lobes).toEqual([])
@@ -145,7 +157,10 @@ describe('from the ledger to the move', () => {
       ],
     })
     const problem = moveProblemOf(keyed, stateOf(keyed, events('inlet', 1), events('exhaust', 1)), 'found')
-    expect(problem?.shared).toMatchObject([{ camIds: ['inlet-cam', 'exhaust-cam'] }])
+    expect(problem?.shared).toMatchObject([
+      { mover: { id: 'tooth chain crank-sprocket' } },
+      { mover: { id: 'adjuster crank' }, camIds: ['exhaust-cam', 'inlet-cam'] },
+    ])
     const inlet = problem?.cams[0]?.movers.find(({ id }) => id === 'adjuster keys')
     expect(inlet?.by).toMatchObject({
       kind: 'choices',

@@ -7,6 +7,8 @@ import type { LobeRead, Readings } from './causes'
 
 /** Reading a calliper over a stretch of chain, one sigma, mm. Common practice, no source. */
 const CALLIPER_SIGMA_MM = 0.1
+/** A head or block against its book height, one sigma, mm. Common practice, no source. */
+const HEAD_SIGMA_MM = 0.05
 
 /** Everything a job has read that bears on what is wrong, for one phase: each lobe that was read by itself, else each camshaft as a whole.
  *  What stretch, a skimmed head or slack would do is worked out only where the drive is known to scale. Source: handbook 10 and 12. */
@@ -18,6 +20,7 @@ export function readingsOfJob(sheet: BuildSheet, state: JobState, phase: Phase):
   return {
     lobes,
     elongation: elongationOf(sheet, state),
+    skimmed: state.headHeight && { mm: state.headHeight.lowerMm, sigma: HEAD_SIGMA_MM },
     cameRunning:
       Object.values(state.tensioners).every((at) => at === 'asArrived' || at === 'released' || at === 'proven') &&
       marks.every((read) => read.kind !== 'camMark' || read.approach === 'running'),
@@ -56,7 +59,8 @@ function lobesOfShaft(sheet: BuildSheet, state: JobState, shaftId: string, phase
 }
 
 function ofLobe(sheet: BuildSheet, state: JobState, cam: Cam, phase: Phase): Partial<LobeRead> {
-  const { profile } = camSpec(sheet, cam)
+  const { profile, figures } = camSpec(sheet, cam)
+  const top = state.topLifts[phase][cam.id]?.liftMm ?? state.topLifts.found[cam.id]?.liftMm
   const at = eventLiftMm(cam)
   const flanks = (['opening', 'closing'] as const).map((flank) => {
     const deg = at === undefined ? undefined : profile?.degAtLift(at, flank)
@@ -67,6 +71,7 @@ function ofLobe(sheet: BuildSheet, state: JobState, cam: Cam, phase: Phase): Par
   return {
     perLash: up && down ? 1 / up + 1 / down : undefined,
     lashOverMm: gap !== undefined && cam.lashMm ? gap - cam.lashMm.value : undefined,
+    topLiftOverMm: top !== undefined && figures.topLift ? top - figures.topLift.value : undefined,
     ifSwapped: swapped(sheet, cam),
   }
 }

@@ -20,6 +20,8 @@ export interface Draft {
   rotation: Rotation
   lash: Record<Phase, Record<string, EntryOf<'lash'>>>
   shims: Record<string, EntryOf<'shim'>>
+  topLifts: Record<Phase, Record<string, EntryOf<'topLift'>>>
+  headHeight: EntryOf<'headHeight'> | undefined
   targets: Record<string, EntryOf<'target'>>
   adjusted: EntryOf<'adjusted'>[]
   seats: Seats
@@ -64,6 +66,8 @@ export function startDraft(job: Job, sheet: BuildSheet, sheetId: string, zeros: 
     rotation: startRotation,
     lash: { found: {}, set: {}, left: {} },
     shims: {},
+    topLifts: { found: {}, set: {}, left: {} },
+    headHeight: undefined,
     targets: {},
     adjusted: [],
     seats: {},

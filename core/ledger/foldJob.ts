@@ -78,6 +78,12 @@ function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
     case 'shim':
       draft.shims[entry.camId] = entry
       return
+    case 'topLift':
+      draft.topLifts[entry.phase][entry.camId] = entry
+      return
+    case 'headHeight':
+      draft.headHeight = entry
+      return
     case 'target':
       draft.targets[entry.shaftId] = entry
       return

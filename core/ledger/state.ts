@@ -80,6 +80,8 @@ export interface JobState {
   readonly lash: Readonly<Record<Phase, Readonly<Record<string, EntryOf<'lash'>>>>>
   /** The shim last said to sit under each valve's follower. */
   readonly shims: Readonly<Record<string, EntryOf<'shim'>>>
+  readonly topLifts: Readonly<Record<Phase, Readonly<Record<string, EntryOf<'topLift'>>>>>
+  readonly headHeight: EntryOf<'headHeight'> | undefined
   /** Per shaft, what it is to be set to where that is not the book's. */
   readonly targets: Readonly<Record<string, EntryOf<'target'>>>
   readonly adjusted: readonly EntryOf<'adjusted'>[]

@@ -3,6 +3,7 @@ import { identifyChain } from '@link-count/core/drive'
 import { fixed, formatInches, formatMm } from '@link-count/core/units'
 import { LengthInput, parseWhole, useField, useLengthField, wholeWords } from '../../ui/fields'
 import { useSheetEditor } from './SheetEditor'
+import { Fold } from '../../ui/Fold'
 
 /** Which standard roller chain it is, from the calliper, and how worn. */
 export function ChainIdentity() {
@@ -23,45 +24,40 @@ export function ChainIdentity() {
         })
       : undefined
   return (
-    <details className="section">
-      <summary>Which chain is it, and how worn</summary>
-      <div className="section-body stack">
-        <div className="two-fields">
-          <LengthInput field={span} label="Measured, pulled lightly" />
-          <TextInput
-            label="Over so many pitches"
-            value={over.text}
-            onChange={(event) => over.setText(event.currentTarget.value)}
-            onBlur={over.leave}
-            error={over.error && wholeWords(over.error)}
-            maxLength={4}
-          />
-          <LengthInput field={roller} label="Roller, across" />
-          <LengthInput field={width} label="Between inner plates" />
-        </div>
-        {matches?.length === 0 && (
-          <p>
-            No standard roller chain has that pitch. Inverted-tooth chains commonly have 6.35, 7.774, 8 or 9.525 mm.
-          </p>
-        )}
-        <dl className="figures">
-          {matches?.slice(0, 4).map(({ size, elongation, fits }) => (
-            <div key={size.name}>
-              <dt>
-                {size.name}, {formatMm(size.pitchMm, 3)} ({formatInches(size.pitchMm)})
-                {!fits && <span className="soft"> roller or width does not fit</span>}
-              </dt>
-              <dd className="reading">
-                {fixed(Math.abs(elongation) * 100, 2)}% {elongation >= 0 ? 'long' : 'short'}
-              </dd>
-            </div>
-          ))}
-        </dl>
-        <p className="soft">
-          Sizes by ISO 606, from memory. Take the worst of several places. 1% is a limit on large marine engines, 2% a
-          usual end of life elsewhere; the maker’s figure comes first.
-        </p>
+    <Fold title="Which chain is it, and how worn">
+      <div className="two-fields">
+        <LengthInput field={span} label="Measured, pulled lightly" />
+        <TextInput
+          label="Over so many pitches"
+          value={over.text}
+          onChange={(event) => over.setText(event.currentTarget.value)}
+          onBlur={over.leave}
+          error={over.error && wholeWords(over.error)}
+          maxLength={4}
+        />
+        <LengthInput field={roller} label="Roller, across" />
+        <LengthInput field={width} label="Between inner plates" />
       </div>
-    </details>
+      {matches?.length === 0 && (
+        <p>No standard roller chain has that pitch. Inverted-tooth chains commonly have 6.35, 7.774, 8 or 9.525 mm.</p>
+      )}
+      <dl className="figures">
+        {matches?.slice(0, 4).map(({ size, elongation, fits }) => (
+          <div key={size.name}>
+            <dt>
+              {size.name}, {formatMm(size.pitchMm, 3)} ({formatInches(size.pitchMm)})
+              {!fits && <span className="soft"> roller or width does not fit</span>}
+            </dt>
+            <dd className="reading">
+              {fixed(Math.abs(elongation) * 100, 2)}% {elongation >= 0 ? 'long' : 'short'}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <p className="soft">
+        Sizes by ISO 606, from memory. Take the worst of several places. 1% is a limit on large marine engines, 2% a
+        usual end of life elsewhere; the maker’s figure comes first.
+      </p>
+    </Fold>
   )
 }

@@ -5,6 +5,7 @@ import { fixed } from '@link-count/core/units'
 import { useDraft } from '../../ui/fields'
 import { loopWords } from '../../ui/wording'
 import { useSheetEditor } from './SheetEditor'
+import { Fold } from '../../ui/Fold'
 
 /** The lengths that can be had, and which of them closes the loop. */
 export function LengthsForSale({ sheet }: { readonly sheet: BuildSheet }) {
@@ -23,51 +24,48 @@ export function LengthsForSale({ sheet }: { readonly sheet: BuildSheet }) {
   const refused = offered.text.trim() !== '' && numbers.length === 0
   if (sheet.loops.length === 0) return null
   return (
-    <details className="section">
-      <summary>Lengths to be had</summary>
-      <div className="section-body stack">
-        <TextInput
-          label="Pitches or teeth, as offered"
-          placeholder="108 109 110"
-          value={offered.text}
-          onChange={(event) => offered.setText(event.currentTarget.value)}
-          error={refused ? 'Whole numbers from 6 to 2000.' : undefined}
-          maxLength={80}
-        />
-        {numbers.length > 0 &&
-          sheet.loops.map((loop) => (
-            <div key={loop.id}>
-              {sheet.loops.length > 1 && <h3>{loop.name}</h3>}
-              <dl className="figures">
-                {judgeLengths(sheet, loop, numbers).map(
-                  ({ pitches, closes, leftPitches, crankedLink, error, tensionerTravelMm }) => (
-                    <div key={pitches}>
-                      <dt>
-                        {pitches}
-                        {crankedLink && ', with a cranked link'}
-                      </dt>
-                      <dd>
-                        {closes ? (
-                          <span className="reading">
-                            closes, {fixed(leftPitches ?? 0, 2)} over
-                            {tensionerTravelMm === undefined ? '' : `, tensioner ${fixed(tensionerTravelMm, 1)} mm in`}
-                          </span>
-                        ) : leftPitches === undefined ? (
-                          error && loopWords(error, sheet)
-                        ) : (
-                          <span className="reading">
-                            {fixed(Math.abs(leftPitches), 2)}{' '}
-                            {leftPitches < 0 ? 'too short' : 'more than can be taken up'}
-                          </span>
-                        )}
-                      </dd>
-                    </div>
-                  ),
-                )}
-              </dl>
-            </div>
-          ))}
-      </div>
-    </details>
+    <Fold title="Lengths to be had">
+      <TextInput
+        label="Pitches or teeth, as offered"
+        placeholder="108 109 110"
+        value={offered.text}
+        onChange={(event) => offered.setText(event.currentTarget.value)}
+        error={refused ? 'Whole numbers from 6 to 2000.' : undefined}
+        maxLength={80}
+      />
+      {numbers.length > 0 &&
+        sheet.loops.map((loop) => (
+          <div key={loop.id}>
+            {sheet.loops.length > 1 && <h3>{loop.name}</h3>}
+            <dl className="figures">
+              {judgeLengths(sheet, loop, numbers).map(
+                ({ pitches, closes, leftPitches, crankedLink, error, tensionerTravelMm }) => (
+                  <div key={pitches}>
+                    <dt>
+                      {pitches}
+                      {crankedLink && ', with a cranked link'}
+                    </dt>
+                    <dd>
+                      {closes ? (
+                        <span className="reading">
+                          closes, {fixed(leftPitches ?? 0, 2)} over
+                          {tensionerTravelMm === undefined ? '' : `, tensioner ${fixed(tensionerTravelMm, 1)} mm in`}
+                        </span>
+                      ) : leftPitches === undefined ? (
+                        error && loopWords(error, sheet)
+                      ) : (
+                        <span className="reading">
+                          {fixed(Math.abs(leftPitches), 2)}{' '}
+                          {leftPitches < 0 ? 'too short' : 'more than can be taken up'}
+                        </span>
+                      )}
+                    </dd>
+                  </div>
+                ),
+              )}
+            </dl>
+          </div>
+        ))}
+    </Fold>
   )
 }

@@ -1,5 +1,6 @@
 import { findRepeats } from '@link-count/core/drive'
 import type { BuildSheet } from '@link-count/core/model'
+import { Fold } from '../../ui/Fold'
 
 const turnsWords = (turns: number) => (turns === 1 ? 'every turn' : `every ${turns} turns`)
 
@@ -14,40 +15,37 @@ export function RepeatTable({ sheet }: { readonly sheet: BuildSheet }) {
     return [coupling?.fromId, coupling?.toId].map((id) => nameOf(sheet.members, id ?? '').toLowerCase()).join(' and ')
   }
   return (
-    <details className="section">
-      <summary>What meets again, and when</summary>
-      <div className="section-body">
-        <dl className="figures">
-          {shafts
-            .filter(({ shaftId }) => sheet.shafts.some(({ id, kind }) => id === shaftId && kind !== 'crank'))
-            .map(({ shaftId, turns }) => (
-              <div key={shaftId}>
-                <dt>{nameOf(sheet.shafts, shaftId)}: marks</dt>
-                <dd className="reading">{turnsWords(turns)}</dd>
-              </div>
-            ))}
-          {loops.map(({ loopId, turns }) => (
-            <div key={loopId}>
-              <dt>{nameOf(sheet.loops, loopId)}: same link, same tooth</dt>
+    <Fold title="What meets again, and when">
+      <dl className="figures">
+        {shafts
+          .filter(({ shaftId }) => sheet.shafts.some(({ id, kind }) => id === shaftId && kind !== 'crank'))
+          .map(({ shaftId, turns }) => (
+            <div key={shaftId}>
+              <dt>{nameOf(sheet.shafts, shaftId)}: marks</dt>
               <dd className="reading">{turnsWords(turns)}</dd>
             </div>
           ))}
-          {meshes.map(({ couplingId, turns }) => (
-            <div key={couplingId}>
-              <dt>Same teeth of {gear(couplingId)}</dt>
-              <dd className="reading">{turnsWords(turns)}</dd>
-            </div>
-          ))}
-          <div>
-            <dt>Everything as it stood</dt>
-            <dd className="reading">{turnsWords(allTurns)}</dd>
+        {loops.map(({ loopId, turns }) => (
+          <div key={loopId}>
+            <dt>{nameOf(sheet.loops, loopId)}: same link, same tooth</dt>
+            <dd className="reading">{turnsWords(turns)}</dd>
           </div>
-        </dl>
-        <p className="soft">
-          Turns of the crank. Painted links or idler marks that do not meet after two turns prove nothing; crank and cam
-          marks do.
-        </p>
-      </div>
-    </details>
+        ))}
+        {meshes.map(({ couplingId, turns }) => (
+          <div key={couplingId}>
+            <dt>Same teeth of {gear(couplingId)}</dt>
+            <dd className="reading">{turnsWords(turns)}</dd>
+          </div>
+        ))}
+        <div>
+          <dt>Everything as it stood</dt>
+          <dd className="reading">{turnsWords(allTurns)}</dd>
+        </div>
+      </dl>
+      <p className="soft">
+        Turns of the crank. Painted links or idler marks that do not meet after two turns prove nothing; crank and cam
+        marks do.
+      </p>
+    </Fold>
   )
 }

@@ -1,6 +1,7 @@
 import { solveLoop } from '@link-count/core/drive'
 import type { BuildSheet } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
+import { Fold } from '../../ui/Fold'
 
 /** Every run and wrap of every loop, in the order of travel, to check by calliper and by eye. */
 export function RunTable({ sheet }: { readonly sheet: BuildSheet }) {
@@ -11,47 +12,44 @@ export function RunTable({ sheet }: { readonly sheet: BuildSheet }) {
   if (solved.length === 0) return null
   const nameOf = (id: string) => sheet.members.find((member) => member.id === id)?.name ?? id
   return (
-    <details className="section">
-      <summary>Runs and wraps</summary>
-      <div className="section-body">
-        {solved.map(({ loop, value }) => (
-          <div
-            key={loop.id}
-            className="paper-scroll"
-            tabIndex={0}
-            role="region"
-            aria-label={`Runs and wraps of the ${loop.name.toLowerCase()}`}
-          >
-            {solved.length > 1 && <h3>{loop.name}</h3>}
-            <table className="run-table">
-              <thead>
-                <tr>
-                  <th scope="col">Round</th>
-                  <th scope="col">Wrap</th>
-                  <th scope="col">Teeth</th>
-                  <th scope="col">Run on, mm</th>
-                </tr>
-              </thead>
-              <tbody>
-                {value.runs.map(({ fromMemberId, kind, pitches }) => {
-                  const arc = value.path.pieces.find((piece) => piece.kind === 'arc' && piece.memberId === fromMemberId)
-                  const toothed = value.members.find(({ memberId }) => memberId === fromMemberId)?.teeth
-                  return (
-                    <tr key={fromMemberId}>
-                      <th scope="row">{nameOf(fromMemberId)}</th>
-                      <td className="reading">{arc?.kind === 'arc' ? `${fixed(Math.abs(arc.sweepDeg), 1)}°` : ''}</td>
-                      <td className="reading">{toothed && arc ? fixed(arc.pitches, 1) : ''}</td>
-                      <td className="reading">
-                        {fixed(pitches * value.path.pitchMm, 1)} {kind}
-                      </td>
-                    </tr>
-                  )
-                })}
-              </tbody>
-            </table>
-          </div>
-        ))}
-      </div>
-    </details>
+    <Fold title="Runs and wraps">
+      {solved.map(({ loop, value }) => (
+        <div
+          key={loop.id}
+          className="paper-scroll"
+          tabIndex={0}
+          role="region"
+          aria-label={`Runs and wraps of the ${loop.name.toLowerCase()}`}
+        >
+          {solved.length > 1 && <h3>{loop.name}</h3>}
+          <table className="run-table">
+            <thead>
+              <tr>
+                <th scope="col">Round</th>
+                <th scope="col">Wrap</th>
+                <th scope="col">Teeth</th>
+                <th scope="col">Run on, mm</th>
+              </tr>
+            </thead>
+            <tbody>
+              {value.runs.map(({ fromMemberId, kind, pitches }) => {
+                const arc = value.path.pieces.find((piece) => piece.kind === 'arc' && piece.memberId === fromMemberId)
+                const toothed = value.members.find(({ memberId }) => memberId === fromMemberId)?.teeth
+                return (
+                  <tr key={fromMemberId}>
+                    <th scope="row">{nameOf(fromMemberId)}</th>
+                    <td className="reading">{arc?.kind === 'arc' ? `${fixed(Math.abs(arc.sweepDeg), 1)}°` : ''}</td>
+                    <td className="reading">{toothed && arc ? fixed(arc.pitches, 1) : ''}</td>
+                    <td className="reading">
+                      {fixed(pitches * value.path.pitchMm, 1)} {kind}
+                    </td>
+                  </tr>
+                )
+              })}
+            </tbody>
+          </table>
+        </div>
+      ))}
+    </Fold>
   )
 }

@@ -2,6 +2,7 @@ import { teethFromDiameter } from '@link-count/core/drive'
 import { fixed } from '@link-count/core/units'
 import { LengthInput, useLengthField } from '../../ui/fields'
 import { useSheetEditor } from './SheetEditor'
+import { Fold } from '../../ui/Fold'
 
 /** Teeth without counting: from the outside diameter and the pitch. */
 export function TeethByCalliper() {
@@ -22,35 +23,32 @@ export function TeethByCalliper() {
         })
       : undefined
   return (
-    <details className="section">
-      <summary>Teeth by calliper</summary>
-      <div className="section-body stack">
-        <div className="two-fields">
-          <LengthInput field={outside} label="Across the tips" />
-          <LengthInput field={pitch} label="Pitch" />
-          {belt && <LengthInput field={line} label="Tip to the belt’s pitch line" />}
-        </div>
-        {outside.value && pitch.value && (
-          <p className="result">
-            {found ? (
-              <>
-                <span className="reading">{found.teeth} teeth</span>{' '}
-                <span className="soft">
-                  {fixed(Math.abs(found.offMm), 2)} mm {found.offMm >= 0 ? 'more' : 'less'} than that many would give
-                </span>
-              </>
-            ) : (
-              'That is smaller than any wheel of five teeth.'
-            )}
-          </p>
-        )}
-        <p className="soft">
-          {belt
-            ? 'Pitch diameter is teeth times pitch over pi.'
-            : 'Outside is about pitch times 0.6 and the cotangent of half a tooth, from memory.'}{' '}
-          Worn tips measure small: count where you can.
-        </p>
+    <Fold title="Teeth by calliper">
+      <div className="two-fields">
+        <LengthInput field={outside} label="Across the tips" />
+        <LengthInput field={pitch} label="Pitch" />
+        {belt && <LengthInput field={line} label="Tip to the belt’s pitch line" />}
       </div>
-    </details>
+      {outside.value && pitch.value && (
+        <p className="result">
+          {found ? (
+            <>
+              <span className="reading">{found.teeth} teeth</span>{' '}
+              <span className="soft">
+                {fixed(Math.abs(found.offMm), 2)} mm {found.offMm >= 0 ? 'more' : 'less'} than that many would give
+              </span>
+            </>
+          ) : (
+            'That is smaller than any wheel of five teeth.'
+          )}
+        </p>
+      )}
+      <p className="soft">
+        {belt
+          ? 'Pitch diameter is teeth times pitch over pi.'
+          : 'Outside is about pitch times 0.6 and the cotangent of half a tooth, from memory.'}{' '}
+        Worn tips measure small: count where you can.
+      </p>
+    </Fold>
   )
 }

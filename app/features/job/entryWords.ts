@@ -112,6 +112,10 @@ export function entryWords(entry: Entry, sheet: BuildSheet, entries: readonly En
       return `Lash ${phases[entry.phase]}, ${nameOf(sheet.cams, entry.camId)}: ${formatMm(entry.gapMm)}${entry.noGoMm === undefined ? '' : ` goes, ${formatMm(entry.noGoMm)} does not`}`
     case 'shim':
       return `Shim ${phases[entry.phase]}, ${nameOf(sheet.cams, entry.camId)}: ${formatMm(entry.sizeMm)}`
+    case 'topLift':
+      return `Top lift ${phases[entry.phase]}, ${nameOf(sheet.cams, entry.camId)}: ${formatMm(entry.liftMm, 2)}`
+    case 'headHeight':
+      return `Head or block lower than its book height by ${formatMm(entry.lowerMm, 2)}`
     case 'chainLength':
       return `${nameOf(sheet.loops, entry.loopId)} measured: ${formatMm(entry.measuredMm)} over ${entry.overPitches} pitches`
     case 'adjusted':
@@ -123,7 +127,7 @@ export function entryWords(entry: Entry, sheet: BuildSheet, entries: readonly En
     case 'count':
       return `Counted ${phases[entry.phase]} on the ${entry.run} run: ${entry.counted}`
     case 'moved':
-      return `${nameOf(sheet.loops, entry.loopId)} laid ${Math.abs(entry.teeth)} ${Math.abs(entry.teeth) === 1 ? 'tooth' : 'teeth'} ${entry.teeth > 0 ? 'further with' : 'back against'} the running direction`
+      return `${nameOf(sheet.loops, entry.loopId)} laid ${Math.abs(entry.teeth)} ${Math.abs(entry.teeth) === 1 ? 'tooth' : 'teeth'} ${entry.teeth > 0 ? 'further with' : 'back against'} the running direction over the ${nameOf(sheet.members, entry.memberId).toLowerCase()}${entry.seats ? ', its marks off the book on purpose' : ''}`
     case 'coupling': {
       const coupling = sheet.couplings.find(({ id }) => id === entry.couplingId)
       const name = coupling ? couplingName(coupling, sheet) : entry.couplingId

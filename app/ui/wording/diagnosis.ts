@@ -12,6 +12,7 @@ export const causeWords: Record<CauseCode, string> = {
   wrongLift: 'Read at another lift than the book’s',
   camSwapped: 'Inlet and exhaust camshaft changed over',
   mark: 'The mark is not what it seems; the cam is right',
+  wrongCam: 'A camshaft that is not this book’s',
 }
 
 /** What a cause's size is counted in. */
@@ -35,6 +36,7 @@ export const nextReadingWords: Record<NextReading, string> = {
   measureLash: 'Measure the lash of these valves.',
   topLift: 'Measure the top lift of these lobes.',
   checkDial: 'Check the dial’s zero and the lift that the book means, and read again.',
+  camIdentity: 'Read what is stamped on the camshaft, measure its top lifts, and read its lobes once more.',
   openingAndClosing: 'Read an opening and a closing: they tell lateness from how long it is open.',
   readAgain: 'Read again, each by another way.',
 }

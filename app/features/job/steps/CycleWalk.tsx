@@ -5,6 +5,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { useDraft } from '../../../ui/fields'
 import { hourWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
+import { Fold } from '../../../ui/Fold'
 
 /** A walk round the cycle, a stop every half turn: what each piston, valve and mark should look like, and what differing means. */
 export function CycleWalk({ step }: { readonly step: Step }) {
@@ -22,72 +23,71 @@ export function CycleWalk({ step }: { readonly step: Step }) {
     drawn.set(deg)
   }
   return (
-    <details className="section">
-      <summary>
-        Walk round the cycle{' '}
-        <span className="soft">
+    <Fold
+      title="Walk round the cycle"
+      note={
+        <>
           {verdict.looked} of {verdict.of} looked at
-        </span>
-      </summary>
-      <div className="section-body stack">
-        <NativeSelect
-          label="The crank stands at"
-          value={at.text}
-          onChange={(event) => go(Number(event.currentTarget.value))}
-          data={walkStops(sheet).map((deg) => ({ value: String(deg), label: `${deg}° after firing TDC` }))}
-        />
-        <ul className="plain walk">
-          {looks.map((look) => {
-            const seen = seenOf(look)
-            const words = lookWords(look, sheet, side === 'opposite')
-            const entry = {
-              kind: 'walk',
-              crankDeg,
-              cylinderId: look.cylinderId,
-              what: look.what,
-              stepId: step.id,
-            } as const
-            return (
-              <li key={`${look.cylinderId} ${look.what}`}>
-                <span>{words}</span>
-                <Button
-                  variant={seen === 'asExpected' ? 'filled' : 'default'}
-                  aria-pressed={seen === 'asExpected'}
-                  aria-label={`It is so: ${words}`}
-                  onClick={() => void say({ ...entry, saw: 'asExpected' })}
-                >
-                  It is so
-                </Button>
-                <Button
-                  variant={seen === 'otherwise' ? 'filled' : 'quiet'}
-                  aria-pressed={seen === 'otherwise'}
-                  aria-label={`Otherwise: ${words}`}
-                  onClick={() => void say({ ...entry, saw: 'otherwise' })}
-                >
-                  Otherwise
-                </Button>
-              </li>
-            )
-          })}
-        </ul>
-        {crankDeg + 180 < sheet.cycleDeg && (
-          <Button
-            variant="default"
-            disabled={guard.verdict !== 'turn'}
-            onClick={() => {
-              void say({ kind: 'turned', deg: 180, ended: 'onMark', stepId: step.id })
-              go(crankDeg + 180)
-            }}
-          >
-            Turned on by half a turn
-          </Button>
-        )}
-        {guard.verdict !== 'turn' && (
-          <p className="soft">The guard at the foot says what has to be freed before it is turned.</p>
-        )}
-        <Verdict verdict={verdict} sheet={sheet} />
-      </div>
-    </details>
+        </>
+      }
+    >
+      <NativeSelect
+        label="The crank stands at"
+        value={at.text}
+        onChange={(event) => go(Number(event.currentTarget.value))}
+        data={walkStops(sheet).map((deg) => ({ value: String(deg), label: `${deg}° after firing TDC` }))}
+      />
+      <ul className="plain walk">
+        {looks.map((look) => {
+          const seen = seenOf(look)
+          const words = lookWords(look, sheet, side === 'opposite')
+          const entry = {
+            kind: 'walk',
+            crankDeg,
+            cylinderId: look.cylinderId,
+            what: look.what,
+            stepId: step.id,
+          } as const
+          return (
+            <li key={`${look.cylinderId} ${look.what}`}>
+              <span>{words}</span>
+              <Button
+                variant={seen === 'asExpected' ? 'filled' : 'default'}
+                aria-pressed={seen === 'asExpected'}
+                aria-label={`It is so: ${words}`}
+                onClick={() => void say({ ...entry, saw: 'asExpected' })}
+              >
+                It is so
+              </Button>
+              <Button
+                variant={seen === 'otherwise' ? 'filled' : 'quiet'}
+                aria-pressed={seen === 'otherwise'}
+                aria-label={`Otherwise: ${words}`}
+                onClick={() => void say({ ...entry, saw: 'otherwise' })}
+              >
+                Otherwise
+              </Button>
+            </li>
+          )
+        })}
+      </ul>
+      {crankDeg + 180 < sheet.cycleDeg && (
+        <Button
+          variant="default"
+          disabled={guard.verdict !== 'turn'}
+          onClick={() => {
+            void say({ kind: 'turned', deg: 180, ended: 'onMark', stepId: step.id })
+            go(crankDeg + 180)
+          }}
+        >
+          Turned on by half a turn
+        </Button>
+      )}
+      {guard.verdict !== 'turn' && (
+        <p className="soft">The guard at the foot says what has to be freed before it is turned.</p>
+      )}
+      <Verdict verdict={verdict} sheet={sheet} />
+    </Fold>
   )
 }
 

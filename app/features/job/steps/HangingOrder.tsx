@@ -7,6 +7,7 @@ import { fixed, ratioValue } from '@link-count/core/units'
 import { useDraft } from '../../../ui/fields'
 import { handWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
+import { Fold } from '../../../ui/Fold'
 
 /** Hanging a loop wheel by wheel: what is held, what comes next, which run is kept straight, and where the slack has to end. */
 export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly step: Step }) {
@@ -88,28 +89,23 @@ function Holds({ loop, step }: { loop: Loop; step: Step }) {
   const locks = new Set(shafts.map(({ id }) => `lock-${id}`))
   const n = state.register.filter(({ itemId }) => locks.has(itemId)).length
   return (
-    <details className="section">
-      <summary>
-        Locks on the camshafts <span className="soft">{n === 0 ? 'none in' : `${n} in`}</span>
-      </summary>
-      <div className="section-body stack">
-        {shafts.map(({ id, name }) => {
-          const itemId = `lock-${id}`
-          const locked = state.register.some((one) => one.itemId === itemId)
-          const item = { kind: 'item', itemId, item: 'lock', where: name.toLowerCase(), stepId: step.id } as const
-          return (
-            <Button
-              key={id}
-              variant={locked ? 'default' : 'quiet'}
-              aria-pressed={locked}
-              onClick={() => void say({ ...item, change: locked ? 'out' : 'in' })}
-            >
-              {locked ? `Lock off the ${name.toLowerCase()}` : `Lock on the ${name.toLowerCase()}`}
-            </Button>
-          )
-        })}
-      </div>
-    </details>
+    <Fold title="Locks on the camshafts" note={<>{n === 0 ? 'none in' : `${n} in`}</>}>
+      {shafts.map(({ id, name }) => {
+        const itemId = `lock-${id}`
+        const locked = state.register.some((one) => one.itemId === itemId)
+        const item = { kind: 'item', itemId, item: 'lock', where: name.toLowerCase(), stepId: step.id } as const
+        return (
+          <Button
+            key={id}
+            variant={locked ? 'default' : 'quiet'}
+            aria-pressed={locked}
+            onClick={() => void say({ ...item, change: locked ? 'out' : 'in' })}
+          >
+            {locked ? `Lock off the ${name.toLowerCase()}` : `Lock on the ${name.toLowerCase()}`}
+          </Button>
+        )
+      })}
+    </Fold>
   )
 }
 

@@ -7,6 +7,7 @@ import { DegreesInput, useDegreesField } from '../../../ui/fields'
 import { handWords, sideName } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { CouplingWork } from './CouplingWork'
+import { Fold } from '../../../ui/Fold'
 
 /** With the loop off: the cam to its mark, and how far it is off it. */
 export function SetCam({ step }: { readonly step: Step }) {
@@ -51,31 +52,28 @@ export function SetCam({ step }: { readonly step: Step }) {
           <Button variant={set ? 'quiet' : 'filled'} onClick={() => write(0, 'meets')}>
             It meets
           </Button>
-          <details className="section">
-            <summary>It stands off by some degrees</summary>
-            <div className="section-body stack">
-              <DegreesInput field={field} label="Degrees of the camshaft" onEnter={() => undefined} />
-              <SegmentedControl
-                aria-label="Which way off"
-                value={way}
-                onChange={(value) => setWay(value as 'late')}
-                data={[
-                  { value: 'late', label: 'Late' },
-                  { value: 'early', label: 'Early' },
-                ]}
-              />
-              <Button
-                variant="default"
-                onClick={() => {
-                  field.ask()
-                  if (field.value !== undefined)
-                    write(way === 'late' ? field.value : -field.value, `${field.text} ${way}`)
-                }}
-              >
-                Write it down
-              </Button>
-            </div>
-          </details>
+          <Fold title="It stands off by some degrees">
+            <DegreesInput field={field} label="Degrees of the camshaft" onEnter={() => undefined} />
+            <SegmentedControl
+              aria-label="Which way off"
+              value={way}
+              onChange={(value) => setWay(value as 'late')}
+              data={[
+                { value: 'late', label: 'Late' },
+                { value: 'early', label: 'Early' },
+              ]}
+            />
+            <Button
+              variant="default"
+              onClick={() => {
+                field.ask()
+                if (field.value !== undefined)
+                  write(way === 'late' ? field.value : -field.value, `${field.text} ${way}`)
+              }}
+            >
+              Write it down
+            </Button>
+          </Fold>
         </>
       )}
       {set && (

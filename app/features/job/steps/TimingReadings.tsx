@@ -17,6 +17,7 @@ import { EventsWay } from './cam/EventsWay'
 import { GaugeWay } from './cam/GaugeWay'
 import { RockingWay, TdcLiftWay } from './cam/LiftWays'
 import { CountPanel } from './CountPanel'
+import { Fold } from '../../../ui/Fold'
 
 const ways = [
   { kind: 'valveEvents', Way: EventsWay },
@@ -49,18 +50,18 @@ export function TimingReadings({
   const counted = state.counts.some((one) => one.phase === phase)
   return (
     <div className="stack">
-      <Section title="Cam mark against the crank" done={has('camMark')} open={!has('camMark')}>
+      <Fold title="Cam mark against the crank" note={has('camMark') ? 'written' : 'not yet'} open={!has('camMark')}>
         <CamMark step={step} shaft={shaft} phase={phase} />
-      </Section>
+      </Fold>
       {counts && sheet.loops.length > 0 && (
-        <Section title="Count the tight run" done={counted} open={has('camMark')}>
+        <Fold title="Count the tight run" note={counted ? 'written' : 'not yet'} open={has('camMark')}>
           <CountPanel step={step} />
-        </Section>
+        </Fold>
       )}
       {ways.map(({ kind, Way }) => (
-        <Section key={kind} title={camWayWords[kind]} done={has(kind)} open={false}>
+        <Fold key={kind} title={camWayWords[kind]} note={has(kind) ? 'written' : 'not yet'} open={false}>
           <Way step={step} shaft={shaft} phase={phase} />
-        </Section>
+        </Fold>
       ))}
       {silent.map(({ entryId, why }) => {
         const read = reads.find(({ id }) => id === entryId)
@@ -120,27 +121,6 @@ function WholeTeeth({ latenessDeg, shaft }: { latenessDeg: number; shaft: Shaft 
       <strong>{moveWords({ layTeeth, memberId: wheel.id }, loop, sheet, side)}</strong> It then stands{' '}
       {formatLateness(leftoverDeg)} at the crank.
     </p>
-  )
-}
-
-function Section({
-  title,
-  done,
-  open,
-  children,
-}: {
-  title: string
-  done: boolean
-  open: boolean
-  children: React.ReactNode
-}) {
-  return (
-    <details className="section" open={open}>
-      <summary>
-        {title} <span className="soft">{done ? 'written' : 'not yet'}</span>
-      </summary>
-      <div className="section-body">{children}</div>
-    </details>
   )
 }
 

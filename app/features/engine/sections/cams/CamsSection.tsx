@@ -8,6 +8,7 @@ import { DegField, DirectionField, MmField } from '../../TrustedField'
 import { Choice, Section } from '../Section'
 import { LiftTable } from './LiftTable'
 import { ShimStock } from './ShimStock'
+import { Fold } from '../../../../ui/Fold'
 
 /** What the cams should be: whichever figures the mechanic has; what follows from them, and what contradicts. */
 export function CamsSection() {
@@ -99,61 +100,58 @@ function Valve({ cam }: { cam: Cam }) {
         change={set('lashToMm')}
       />
       <MmField id={`${valve}-top`} label={`${name} top lift`} value={cam.topLiftMm} change={set('topLiftMm')} />
-      <details className="section">
-        <summary>{name}: more figures</summary>
-        <div className="section-body stack">
-          <DegField
-            id={`${valve}-centre`}
-            label={`${name} lobe centre, ${valve === 'inlet' ? 'after' : 'before'} TDC`}
-            least={40}
-            most={180}
-            value={cam.centreDeg}
-            change={set('centreDeg')}
-          />
-          <DegField
-            id={`${valve}-duration`}
-            label={`${name} open for`}
-            least={90}
-            most={400}
-            value={cam.durationDeg}
-            change={set('durationDeg')}
-          />
-          <MmField
-            id={`${valve}-tdc-lift`}
-            label={`${name} lift at overlap TDC`}
-            value={cam.tdcLiftMm}
-            change={set('tdcLiftMm')}
-          />
-          <DirectionField
-            id={`${valve}-clock`}
-            label={`${name} lobe points to, at full lift`}
-            help="A clock face, seen from the timing side."
-            value={cam.fullLiftClock && { ...cam.fullLiftClock, value: planeFromUp(cam.fullLiftClock.value * 30) }}
-            change={(value) =>
-              set('fullLiftClock')(value && { ...value, value: (((upFromPlane(value.value) / 30) % 12) + 12) % 12 })
-            }
-          />
-          <DegField
-            id={`${valve}-rocker`}
-            label={`${name} rocker, valve lift to follower lift`}
-            help="1.5 when the valve lifts half as much again; nothing when there is no rocker."
-            least={0.3}
-            most={4}
-            value={cam.rockerRatio}
-            change={set('rockerRatio')}
-          />
-          <SegmentedControl
-            aria-label={`${name} lifts are measured at`}
-            value={cam.measuredAt ?? 'valve'}
-            onChange={(at) => apply(set('measuredAt')(at as 'valve'))}
-            data={[
-              { value: 'valve', label: 'Lifts at the valve' },
-              { value: 'follower', label: 'At the follower' },
-            ]}
-          />
-          <LiftTable cam={cam} />
-        </div>
-      </details>
+      <Fold title={<>{name}: more figures</>}>
+        <DegField
+          id={`${valve}-centre`}
+          label={`${name} lobe centre, ${valve === 'inlet' ? 'after' : 'before'} TDC`}
+          least={40}
+          most={180}
+          value={cam.centreDeg}
+          change={set('centreDeg')}
+        />
+        <DegField
+          id={`${valve}-duration`}
+          label={`${name} open for`}
+          least={90}
+          most={400}
+          value={cam.durationDeg}
+          change={set('durationDeg')}
+        />
+        <MmField
+          id={`${valve}-tdc-lift`}
+          label={`${name} lift at overlap TDC`}
+          value={cam.tdcLiftMm}
+          change={set('tdcLiftMm')}
+        />
+        <DirectionField
+          id={`${valve}-clock`}
+          label={`${name} lobe points to, at full lift`}
+          help="A clock face, seen from the timing side."
+          value={cam.fullLiftClock && { ...cam.fullLiftClock, value: planeFromUp(cam.fullLiftClock.value * 30) }}
+          change={(value) =>
+            set('fullLiftClock')(value && { ...value, value: (((upFromPlane(value.value) / 30) % 12) + 12) % 12 })
+          }
+        />
+        <DegField
+          id={`${valve}-rocker`}
+          label={`${name} rocker, valve lift to follower lift`}
+          help="1.5 when the valve lifts half as much again; nothing when there is no rocker."
+          least={0.3}
+          most={4}
+          value={cam.rockerRatio}
+          change={set('rockerRatio')}
+        />
+        <SegmentedControl
+          aria-label={`${name} lifts are measured at`}
+          value={cam.measuredAt ?? 'valve'}
+          onChange={(at) => apply(set('measuredAt')(at as 'valve'))}
+          data={[
+            { value: 'valve', label: 'Lifts at the valve' },
+            { value: 'follower', label: 'At the follower' },
+          ]}
+        />
+        <LiftTable cam={cam} />
+      </Fold>
       <Derived cam={cam} />
       {camSpec(sheet, cam).contradictions.map(({ key, given, derived }) => (
         <p className="warn" role="alert" key={`${key} ${derived}`}>

@@ -3,6 +3,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { formatLateness } from '@link-count/core/units'
 import { DegreesInput, useDegreesField, useDraft } from '../../../../ui/fields'
 import { useBench } from '../../JobContext'
+import { Fold } from '../../../../ui/Fold'
 
 /** A camshaft meant to stand elsewhere than the book has it, with the reason. */
 export function Targets({ step }: { step: Step }) {
@@ -17,38 +18,35 @@ export function Targets({ step }: { step: Step }) {
     void say({ kind: 'target', shaftId, latenessDeg: off.value, reason: reason.text.trim(), stepId: step.id })
   }
   return (
-    <details className="section">
-      <summary>
-        Set it other than the book{' '}
-        <span className="soft">{Object.keys(state.targets).length > 0 ? 'written' : 'only with a reason'}</span>
-      </summary>
-      <div className="section-body stack">
-        {Object.values(state.targets).map(({ id, shaftId, latenessDeg, reason: why }) => (
-          <p key={id} className="result">
-            {sheet.shafts.find((shaft) => shaft.id === shaftId)?.name}: {formatLateness(latenessDeg)}, {why}
-          </p>
+    <Fold
+      title="Set it other than the book"
+      note={Object.keys(state.targets).length > 0 ? 'written' : 'only with a reason'}
+    >
+      {Object.values(state.targets).map(({ id, shaftId, latenessDeg, reason: why }) => (
+        <p key={id} className="result">
+          {sheet.shafts.find((shaft) => shaft.id === shaftId)?.name}: {formatLateness(latenessDeg)}, {why}
+        </p>
+      ))}
+      <DegreesInput
+        field={off}
+        label="Crank degrees after the book"
+        description="Late is plus; minus is advanced."
+        placeholder="-2"
+      />
+      <Textarea
+        label="Because"
+        value={reason.text}
+        onChange={(event) => reason.setText(event.currentTarget.value)}
+        autosize
+        minRows={1}
+      />
+      <div className="row">
+        {camshafts.map(({ id, name }) => (
+          <Button key={id} variant="default" disabled={reason.text.trim() === ''} onClick={() => write(id)}>
+            For the {name.toLowerCase()}
+          </Button>
         ))}
-        <DegreesInput
-          field={off}
-          label="Crank degrees after the book"
-          description="Late is plus; minus is advanced."
-          placeholder="-2"
-        />
-        <Textarea
-          label="Because"
-          value={reason.text}
-          onChange={(event) => reason.setText(event.currentTarget.value)}
-          autosize
-          minRows={1}
-        />
-        <div className="row">
-          {camshafts.map(({ id, name }) => (
-            <Button key={id} variant="default" disabled={reason.text.trim() === ''} onClick={() => write(id)}>
-              For the {name.toLowerCase()}
-            </Button>
-          ))}
-        </div>
       </div>
-    </details>
+    </Fold>
   )
 }

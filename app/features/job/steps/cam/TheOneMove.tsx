@@ -22,6 +22,7 @@ import { useMoveSearch } from '../../../../workers/useMoveSearch'
 import { useBench } from '../../JobContext'
 import { Targets } from './Targets'
 import { draftsOf, oneMoveWords, othersOf } from './oneMove'
+import { Fold } from '../../../../ui/Fold'
 
 /** The moves that leave least over all camshafts, the best few of them: what, which way from here, how many, and what is then left. */
 export function TheOneMove({ step, phase }: { readonly step: Step; readonly phase: Phase }) {
@@ -111,11 +112,8 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
         </>
       )}
       {others.length > 0 && (
-        <details className="section">
-          <summary>
-            Other ways <span className="soft">less trouble, or nearer</span>
-          </summary>
-          <ul className="section-body plain ways">
+        <Fold title="Other ways" note="less trouble, or nearer">
+          <ul className="plain ways">
             {[toDo, ...others].map((set, i) =>
               i === shown || !set ? null : (
                 <li key={i}>
@@ -132,7 +130,7 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
               ),
             )}
           </ul>
-        </details>
+        </Fold>
       )}
       <LeftOut sheet={sheet} state={state} phase={phase} />
       <Targets step={step} />

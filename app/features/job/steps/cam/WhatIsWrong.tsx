@@ -1,13 +1,13 @@
-import { Button, NumberInput } from '@mantine/core'
 import { bandOf, diagnose, effectsOn, readingsOfJob, type Diagnosis, type Readings } from '@link-count/core/diagnose'
 import type { JobState } from '@link-count/core/ledger'
 import type { BuildSheet, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import { Figure } from '../../../../ui/Figure'
-import { LengthInput, useDraft, useLengthField } from '../../../../ui/fields'
 import { bandWords, causeUnit, causeWords, nextReadingWords, schoolWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
+import { ChainMeasure, HeadMeasure, TopLiftMeasure } from './Measure'
+import { Fold } from '../../../../ui/Fold'
 
 /** Phase against duration over all camshafts: what fits, what is ruled out and by how much, and the reading that would settle it. */
 export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly phase: Phase }) {
@@ -44,21 +44,17 @@ export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly pha
         </p>
       )}
       {said.ruledOut.length > 0 && (
-        <details className="section">
-          <summary>
-            Ruled out <span className="soft">{said.ruledOut.length}</span>
-          </summary>
-          <ul className="section-body">
+        <Fold title="Ruled out" note={said.ruledOut.length}>
+          <ul>
             {said.ruledOut.map(({ cause, bySigmas }, i) => (
               <li key={i}>
                 {causeWords[cause]}: a reading lies {fixed(bySigmas / 2, bySigmas < 20 ? 1 : 0)} times its ± off.
               </li>
             ))}
           </ul>
-        </details>
+        </Fold>
       )}
       {sheet.school && <Bands school={sheet.school} phase={phase} />}
-      {sheet.loops.length > 0 && !readings.elongation && <ChainMeasure step={step} />}
       {readings.elongation && (
         <p className="result">
           Chain:{' '}
@@ -67,6 +63,15 @@ export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly pha
           </Figure>
         </p>
       )}
+      {readings.skimmed && (
+        <p className="result">
+          Head or block: {fixed(readings.skimmed.mm, 2)} mm lower than the book ± {fixed(2 * readings.skimmed.sigma, 2)}{' '}
+          mm
+        </p>
+      )}
+      <ChainMeasure step={step} />
+      <HeadMeasure step={step} />
+      <TopLiftMeasure step={step} phase={phase} />
     </section>
   )
 }
@@ -151,48 +156,4 @@ function Bands({ school, phase }: { school: NonNullable<BuildSheet['school']>; p
       </p>,
     ]
   })
-}
-
-/** A stretch of chain by calliper. */
-function ChainMeasure({ step }: { step: Step }) {
-  const { view, say } = useBench()
-  const { sheet, job } = view
-  const loop = sheet.loops.find(({ kind }) => kind !== 'toothedBelt')
-  const length = useLengthField(`${job.id}:${step.id}:chain-length`)
-  const over = useDraft(`${job.id}:${step.id}:chain-over`, '10')
-  const overPitches = Math.trunc(Number(over.text))
-  if (!loop) return null
-  const write = () => {
-    length.ask()
-    if (!length.value || !(overPitches >= 1)) return
-    void say({
-      kind: 'chainLength',
-      loopId: loop.id,
-      overPitches,
-      measuredMm: length.value.value,
-      typed: [{ field: 'length', text: length.text }],
-      stepId: step.id,
-    })
-    length.drop()
-  }
-  return (
-    <details className="section">
-      <summary>
-        Measure the {loop.name.toLowerCase()} <span className="soft">for stretch</span>
-      </summary>
-      <div className="section-body stack">
-        <NumberInput
-          label="Over how many pitches"
-          min={1}
-          max={2000}
-          value={over.text}
-          onChange={(value) => over.setText(String(value))}
-        />
-        <LengthInput field={length} label="Measured, pulled lightly" onEnter={write} />
-        <Button variant="default" onClick={write}>
-          Write it down: chain
-        </Button>
-      </div>
-    </details>
-  )
 }

@@ -1,0 +1,132 @@
+import { Button, NativeSelect, NumberInput } from '@mantine/core'
+import { camSpec } from '@link-count/core/cams'
+import type { Phase } from '@link-count/core/model'
+import type { Step } from '@link-count/core/runSheet'
+import { formatMm } from '@link-count/core/units'
+import { LengthInput, useDraft, useLengthField } from '../../../../ui/fields'
+import { Fold } from '../../../../ui/Fold'
+import { useBench } from '../../JobContext'
+import { useDialPlace } from './useDialPlace'
+
+/** A stretch of chain by calliper; of several places the worst counts. */
+export function ChainMeasure({ step }: { readonly step: Step }) {
+  const { view, say } = useBench()
+  const { sheet, job, state } = view
+  const chains = sheet.loops.filter(({ kind }) => kind !== 'toothedBelt')
+  const chosen = useDraft(`${job.id}:${step.id}:chain`, chains[0]?.id ?? '')
+  const length = useLengthField(`${job.id}:${step.id}:chain-length`)
+  const over = useDraft(`${job.id}:${step.id}:chain-over`, '10')
+  const overPitches = Math.trunc(Number(over.text))
+  const loop = chains.find(({ id }) => id === chosen.text) ?? chains[0]
+  if (!loop) return null
+  const write = () => {
+    length.ask()
+    if (!length.value || !(overPitches >= 1)) return
+    void say({
+      kind: 'chainLength',
+      loopId: loop.id,
+      overPitches,
+      measuredMm: length.value.value,
+      typed: [{ field: 'length', text: length.text }],
+      stepId: step.id,
+    })
+    length.drop()
+  }
+  const places = state.chainLengths.length
+  return (
+    <Fold title={`Measure the ${loop.name.toLowerCase()}`} note={places > 0 ? `${places} written` : 'for stretch'}>
+      {chains.length > 1 && (
+        <NativeSelect
+          label="Chain"
+          value={loop.id}
+          onChange={(event) => chosen.setText(event.currentTarget.value)}
+          data={chains.map(({ id, name }) => ({ value: id, label: name }))}
+        />
+      )}
+      <NumberInput
+        label="Over how many pitches"
+        min={1}
+        max={2000}
+        value={over.text}
+        onChange={(value) => over.setText(String(value))}
+        error={over.text !== '' && !(overPitches >= 1) ? 'One pitch at least.' : undefined}
+      />
+      <LengthInput field={length} label="Measured, pulled lightly" onEnter={write} />
+      <Button variant="default" onClick={write}>
+        Write it down: chain
+      </Button>
+    </Fold>
+  )
+}
+
+/** What a head or block has lost of its height. */
+export function HeadMeasure({ step }: { readonly step: Step }) {
+  const { view, say } = useBench()
+  const lower = useLengthField(`${view.job.id}:${step.id}:head-lower`)
+  const write = () => {
+    lower.ask()
+    if (!lower.value) return
+    const typed = [{ field: 'lower', text: lower.text }]
+    void say({ kind: 'headHeight', lowerMm: lower.value.value, typed, stepId: step.id })
+    lower.drop()
+  }
+  return (
+    <Fold title="Measure the head or block" note={view.state.headHeight ? 'written' : 'was it skimmed?'}>
+      <LengthInput
+        field={lower}
+        label="Lower than its book height by"
+        description="All that was taken off between crank and camshafts; 0 where it is as the book."
+        onEnter={write}
+      />
+      <Button variant="default" onClick={write}>
+        Write it down: height
+      </Button>
+    </Fold>
+  )
+}
+
+/** The most that each valve lifts, against the book. */
+export function TopLiftMeasure({ step, phase }: { readonly step: Step; readonly phase: Phase }) {
+  const { view, say } = useBench()
+  const { sheet, job, state } = view
+  const known = sheet.cams.filter((cam) => camSpec(sheet, cam).figures.topLift)
+  const chosen = useDraft(`${job.id}:${step.id}:top-cam`, known[0]?.id ?? '')
+  const lift = useLengthField(`${job.id}:${step.id}:top-lift`)
+  const cam = known.find(({ id }) => id === chosen.text) ?? known[0]
+  const dial = useDialPlace(`${job.id}:${step.id}:top`, cam)
+  if (!cam) return null
+  const read = Object.values(state.topLifts[phase])
+  const write = () => {
+    lift.ask()
+    const liftMm = dial.atBook(lift.value?.value)
+    if (liftMm === undefined) return
+    const typed = [{ field: 'lift', text: lift.text }]
+    void say({ kind: 'topLift', camId: cam.id, phase, liftMm, typed, stepId: step.id })
+    lift.drop()
+  }
+  return (
+    <Fold title="Measure a top lift" note={read.length > 0 ? `${read.length} written` : 'is a lobe worn?'}>
+      {read.map(({ id, camId, liftMm }) => {
+        const lobe = sheet.cams.find((one) => one.id === camId)
+        const book = lobe && camSpec(sheet, lobe).figures.topLift?.value
+        return (
+          <p className="result" key={id}>
+            {lobe?.name}: {formatMm(liftMm, 2)}
+            {book === undefined ? '' : `, the book ${formatMm(book, 2)}`}
+          </p>
+        )
+      })}
+      <NativeSelect
+        label="Valve"
+        value={cam.id}
+        onChange={(event) => chosen.setText(event.currentTarget.value)}
+        data={known.map(({ id, name }) => ({ value: id, label: name }))}
+      />
+      {dial.choice}
+      <LengthInput field={lift} label="Most it lifts" description={dial.words(lift.value?.value)} onEnter={write} />
+      <Button variant="default" onClick={write}>
+        Write it down: top lift
+      </Button>
+    </Fold>
+  )
+}
