@@ -29,7 +29,7 @@ export function oddGap(
 ): { readonly asMm: number; readonly meant: readonly { readonly mm: number; readonly words: string }[] } | undefined {
   const per = { mm: 1, in: 25.4, thou: 0.0254, cm: 10 }[unit ?? 'mm']
   const asMm = typedValue * per
-  const [least, most] = bookMm === undefined ? [0.08, 0.8] : [bookMm / 3, bookMm * 3]
+  const [least, most] = bookMm === undefined ? [0.08, 0.8] : [bookMm / 2.5, bookMm * 3]
   if (asMm >= least && asMm <= most) return undefined
   const ways = [
     { mm: typedValue, words: `${typedValue} mm` },

@@ -120,7 +120,8 @@ describe('a gap against the book', () => {
   test('0.07 is asked about: did you mean .007 in?', () => {
     const odd = oddGap(0.07, undefined, 0.2)
     expect(oddGap(0.07, undefined, undefined)?.meant[0]?.words).toBe('.007 in')
-    expect(odd).toBeUndefined()
+    expect(odd?.meant[0]?.words).toBe('.007 in')
+    expect(oddGap(0.1, 'mm', 0.2)).toBeUndefined()
     expect(oddGap(8, 'mm', 0.2)?.meant.map(({ words }) => words)).toContain('8 thou')
     expect(oddGap(0.2, 'mm', 0.2)).toBeUndefined()
   })
