@@ -1,5 +1,5 @@
 import type { Side } from '@link-count/core/units'
-import type { DriveScene, LoopScene, Projection, Wheel } from '../../../ui/face'
+import { namePlace, type DriveScene, type LoopScene, type Projection, type Wheel } from '../../../ui/face'
 import { useBench } from '../JobContext'
 
 interface Parts {
@@ -59,22 +59,26 @@ export function FaceWords({ scene, projection, narrow, numbered }: Parts & { nar
 }
 
 function WheelName({ wheel, scene, projection, short }: Parts & { wheel: Wheel; short: boolean }) {
-  const { centre, radiusMm, teeth, name } = wheel
-  const r = radiusMm * projection.scale
-  const y = projection.y(centre)
+  const { centre, teeth, name } = wheel
+  const circle = (one: Wheel) => ({
+    x: projection.x(one.centre),
+    y: projection.y(one.centre),
+    r: one.radiusMm * projection.scale,
+  })
+  const own = circle(wheel)
   const crank = scene.wheels.find(({ isCrank }) => isCrank)
-  const coaxial = scene.wheels.some(
-    (one) => one !== wheel && Math.hypot(one.centre.x - centre.x, one.centre.y - centre.y) < 1,
-  )
+  const others = scene.wheels.filter((one) => one !== wheel)
+  const coaxial = others.some((one) => Math.hypot(one.centre.x - centre.x, one.centre.y - centre.y) < 1)
   const words = short ? `${teeth}` : `${name.toLowerCase()}, ${teeth}`
-  // The words of the bench stand at the upper left: a small upper wheel is named on its right, a small lower one below.
-  const upper = crank !== undefined && y < projection.y(crank.centre) - 40
+  const upper = crank !== undefined && own.y < projection.y(crank.centre) - 40
   const place =
-    r > 78 || (short && r > 26)
-      ? { x: projection.x(centre), y: y + r * (coaxial ? 0.8 : r > 78 ? 0.36 : 0.62), textAnchor: 'middle' as const }
-      : upper
-        ? { x: projection.x(centre) + r + (short ? 16 : 54), y, textAnchor: 'start' as const }
-        : { x: projection.x(centre), y: y + r + 28, textAnchor: 'middle' as const }
+    own.r > 78 || (short && own.r > 26)
+      ? { x: own.x, y: own.y + own.r * (coaxial ? 0.8 : own.r > 78 ? 0.36 : 0.62), textAnchor: 'middle' as const }
+      : namePlace(own, others.map(circle), {
+          words,
+          gap: short ? 16 : 18,
+          order: upper ? ['right', 'left', 'above', 'below'] : ['below', 'right', 'left', 'above'],
+        })
   return (
     <text {...place}>
       {words}

@@ -99,7 +99,13 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
           {best.cams.some((cam) => movesOfCam(best, cam, problem).length > 1) && (
             <p className="warn">Between the two moves the cam stands far out: do both before anything is turned.</p>
           )}
-          {moves.some(({ moverId }) => moverId.startsWith('tooth')) && (
+          {best.shared.some(isTooth) && (
+            <p className="soft">
+              Hold the camshafts where they stand, lift the loop off there and lay it on again: that puts all of them
+              right at once.
+            </p>
+          )}
+          {best.cams.some(({ moves: own }) => own.some(isTooth)) && (
             <p className="soft">
               One cam at a time, from the crank outwards along the pulled run, the ones that are set held: what is moved
               changes the count to the next.
@@ -137,6 +143,8 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
     </section>
   )
 }
+
+const isTooth = ({ moverId }: Move) => moverId.startsWith('tooth ')
 
 /** Every move of a set that moves one camshaft, those that it shares with others first. */
 const movesOfCam = ({ shared }: MoveSet, cam: MoveSet['cams'][number], problem: MoveProblem): Move[] => [
