@@ -78,15 +78,13 @@ function layOut(sheet: BuildSheet, loop: Loop): Layout {
   if (!loop.pitches) gaps.push('pitches')
   const pitchMm = loop.pitchMm?.value ?? SCHEMATIC_PITCH_MM
   const inside = travelSign(sheet, loop)
-  const radius = loop.kind === 'toothedBelt' ? pulleyRadiusMm : sprocketRadiusMm
   const placed = loop.path.flatMap(({ memberId, passed }) => {
     const member = sheet.members.find(({ id }) => id === memberId)
     if (!member || isFloating(member)) return []
     const shaft = sheet.shafts.find(({ id }) => id === member.shaftId)
     const centre = shaft ? shaftPoint(sheet, shaft) : member.position && pointOf(sheet, member.position)
     const teeth = member.teeth?.value
-    const plain = member.radiusMm && member.radiusMm.value + (member.allowanceMm?.value ?? 0)
-    const radiusMm = teeth ? radius(pitchMm, teeth) : plain
+    const radiusMm = radiusOf(loop, member, pitchMm)
     if (!shaft && (!centre || radiusMm === undefined || radiusMm <= 0)) {
       gaps.push('guide')
       return []
@@ -104,6 +102,12 @@ function layOut(sheet: BuildSheet, loop: Loop): Layout {
         pitchMm,
       )
   return { members, pitchMm, drawn: known ? 'toScale' : 'schematic', gaps, inside }
+}
+
+/** To the pin or pitch line: by its teeth, else what was measured and what has to be added to it. */
+function radiusOf({ kind }: Loop, { teeth, radiusMm, allowanceMm }: Member, pitchMm: number): number | undefined {
+  if (teeth) return (kind === 'toothedBelt' ? pulleyRadiusMm : sprocketRadiusMm)(pitchMm, teeth.value)
+  return radiusMm && radiusMm.value + (allowanceMm?.value ?? 0)
 }
 
 /** A tensioner without a place of its own stands where the length of the loop puts it. */
@@ -152,11 +156,11 @@ function closeLoop(sheet: BuildSheet, loop: Loop, base: Layout, path: Path): Res
     return member && isFloating(member) ? [{ member, passed: part.passed, after: placedBefore(loop, members, i) }] : []
   })
   const [tensioner] = floating
-  const plain = tensioner?.member.radiusMm
-  const radiusMm = plain && plain.value + (tensioner.member.allowanceMm?.value ?? 0)
+  const radiusMm = tensioner && radiusOf(loop, tensioner.member, base.pitchMm)
   if (tensioner && radiusMm && slackPitches > 0.01 && drawn === 'toScale') {
     const { member, passed, after } = tensioner
-    const seated = seatTensioner(base, path, { memberId: member.id, radiusMm, passed, whole, after })
+    const teeth = member.teeth?.value
+    const seated = seatTensioner(base, path, { memberId: member.id, radiusMm, teeth, passed, whole, after })
     if (!seated) return err({ code: 'loopTooLong', overPitches: slackPitches })
     return ok({ ...common, gaps: base.gaps, ...seated, ...runsOf(sheet, driverId, seated.path, seated.members) })
   }
@@ -209,10 +213,18 @@ function seatTensioner(
   {
     memberId,
     radiusMm,
+    teeth,
     passed,
     whole,
     after: index,
-  }: { memberId: string; radiusMm: number; passed: 'inside' | 'outside'; whole: number; after: number },
+  }: {
+    memberId: string
+    radiusMm: number
+    teeth: number | undefined
+    passed: 'inside' | 'outside'
+    whole: number
+    after: number
+  },
 ) {
   const run = path.pieces.filter((piece) => piece.kind === 'run')[index]
   if (!run) return undefined
@@ -223,6 +235,7 @@ function seatTensioner(
     memberId,
     kind: 'tensioner',
     radiusMm,
+    teeth,
     side,
     centre: {
       x: (run.from.x + run.to.x) / 2 + (radiusMm - travelMm) * towardsCentre.x,

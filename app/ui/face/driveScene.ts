@@ -85,7 +85,18 @@ export function makeDriveScene(sheet: BuildSheet, { offLoops, latePitches, shaft
   /** Plane degrees of a member for one crank degree. */
   const speedOf = (memberId: string) => {
     const shaft = shaftOf(memberId)
-    return shaft ? running * ratioValue(ratioOfShaft(sheet, shaft)) : 0
+    return shaft ? running * ratioValue(ratioOfShaft(sheet, shaft)) : looseSpeedOf(memberId)
+  }
+  /** A toothed idler or tensioner has no shaft of the drive: the loop turns it, tooth by pitch. */
+  const looseSpeedOf = (memberId: string): number => {
+    for (const { solved } of solvedLoops) {
+      const members = solved.ok ? solved.value.members : []
+      const own = members.find((one) => one.memberId === memberId)
+      const driver = members.find((one) => solved.ok && one.memberId === solved.value.driverId)
+      if (own?.teeth && driver?.teeth && driver.shaftId)
+        return (own.side * driver.side * speedOf(driver.memberId) * driver.teeth) / own.teeth
+    }
+    return 0
   }
   const wheels = wheelsOf(
     sheet,

@@ -12,9 +12,7 @@ export function FaceWords({ scene, projection, narrow, numbered }: Parts & { nar
   const { view, side } = useBench()
   const { sheet, state } = view
   const many = scene.wheels.length > 3
-  const tensioners = scene.loops.flatMap(({ solved }) =>
-    solved.members.filter(({ kind, teeth }) => kind === 'tensioner' && !teeth),
-  )
+  const tensioners = scene.loops.flatMap(({ solved }) => solved.members.filter(({ kind }) => kind === 'tensioner'))
   return (
     <g className="words">
       {scene.wheels.map((wheel) => (

@@ -3,28 +3,43 @@ import { removeMember } from '../../bendDrive'
 import { PlaceFields } from '../../PlaceFields'
 import { patchMember, withValue } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
-import { MmField } from '../../TrustedField'
+import { MmField, WholeField } from '../../TrustedField'
 
-/** An idler, guide or tensioner that carries no shaft of the drive. */
+/** An idler, guide or tensioner that carries no shaft of the drive. With teeth its size is theirs. */
 export function PlainMember({ member }: { readonly member: Member }) {
   const { apply } = useSheetEditor()
   const floats = member.kind === 'tensioner' && !member.position
   return (
     <div className="one-cylinder wide-field">
-      <MmField
-        id={`radius-${member.id}`}
-        label={`${member.name}, radius where the loop touches it`}
-        help={floats ? 'Where it stands is worked out from the slack it has to take up.' : ''}
-        value={member.radiusMm}
-        change={(value) => patchMember(member.id, (one) => withValue(one, 'radiusMm', value))}
-      />
-      <MmField
-        id={`allowance-${member.id}`}
-        label={`From there to the pin or pitch line, ${member.name.toLowerCase()}`}
-        help="Half a plate’s height, or the back of a belt. Nothing if the radius is to the pin line."
-        value={member.allowanceMm}
-        change={(value) => patchMember(member.id, (one) => withValue(one, 'allowanceMm', value))}
-      />
+      {member.kind !== 'guide' && (
+        <WholeField
+          id={`teeth-${member.id}`}
+          label={`Teeth, ${member.name.toLowerCase()}`}
+          help="Only where it has any: then they settle its size."
+          least={5}
+          most={400}
+          value={member.teeth}
+          change={(value) => patchMember(member.id, (one) => withValue(one, 'teeth', value))}
+        />
+      )}
+      {!member.teeth && (
+        <>
+          <MmField
+            id={`radius-${member.id}`}
+            label={`${member.name}, radius where the loop touches it`}
+            help={floats ? 'Where it stands is worked out from the slack it has to take up.' : ''}
+            value={member.radiusMm}
+            change={(value) => patchMember(member.id, (one) => withValue(one, 'radiusMm', value))}
+          />
+          <MmField
+            id={`allowance-${member.id}`}
+            label={`From there to the pin or pitch line, ${member.name.toLowerCase()}`}
+            help="Half a plate’s height, or the back of a belt. Nothing if the radius is to the pin line."
+            value={member.allowanceMm}
+            change={(value) => patchMember(member.id, (one) => withValue(one, 'allowanceMm', value))}
+          />
+        </>
+      )}
       {!floats && (
         <PlaceFields
           id={member.id}

@@ -1,0 +1,33 @@
+import { expect, test } from 'vitest'
+import { PART_IDS as ids } from '../starters'
+import type { BuildSheet } from '../model'
+import { sheetWith } from '../testing/threeMembers'
+import { solveLoop, sprocketRadiusMm } from '.'
+
+const jockey = (teeth: number): BuildSheet => {
+  const sheet = sheetWith({})
+  return {
+    ...sheet,
+    members: sheet.members.map((member) =>
+      member.id === ids.tensioner
+        ? { ...member, radiusMm: undefined, teeth: { value: teeth, typed: String(teeth), trust: 'measured' } }
+        : member,
+    ),
+  } as BuildSheet
+}
+
+test('a tensioner with teeth takes up the slack with the size that its teeth give it', () => {
+  const sheet = jockey(15)
+  const solved = solveLoop(sheet, sheet.loops[0] as never)
+  if (!solved.ok) throw new Error(solved.error.code)
+  const own = solved.value.members.find(({ memberId }) => memberId === ids.tensioner)
+  expect(own).toMatchObject({ teeth: 15, kind: 'tensioner' })
+  // ISO 606 (from memory): p / 2 sin(180°/z).
+  expect(own?.radiusMm).toBeCloseTo(sprocketRadiusMm(9.525, 15), 9)
+  expect(own?.radiusMm).toBeCloseTo(22.906, 3)
+  expect(solved.value.path.pitches).toBeCloseTo(70, 3)
+  expect(solved.value.gaps).toEqual([])
+  // It drives nothing and is driven by nothing that is counted: the runs are named as without it.
+  expect(solved.value.driverId).toBe(ids.crankSprocket)
+  expect(solved.value.tensionersOnTightRun).toEqual([])
+})
