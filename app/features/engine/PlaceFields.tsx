@@ -5,6 +5,7 @@ import { fixed } from '@link-count/core/units'
 import { withValue, type SheetChange } from './sheetChanges'
 import { useSheetEditor } from './SheetEditor'
 import { DirectionField, MmField } from './TrustedField'
+import { upperFirst } from '../../ui/wording'
 
 type SetPlace = (change: (now: Position | undefined) => Position) => SheetChange
 type PolarPlace = Extract<Position, { how: 'polar' }>
@@ -107,7 +108,7 @@ function Polar({
       />
       <DirectionField
         id={`${id}-direction`}
-        label={`${label.charAt(0).toUpperCase()}${label.slice(1)} stands towards`}
+        label={`${upperFirst(label)} stands towards`}
         help={`From the ${from}, seen from the timing side.`}
         value={now.directionDeg}
         change={(value) => set((place) => withValue(polar(place), 'directionDeg', value))}

@@ -1,7 +1,7 @@
 import type { Coupling } from '@link-count/core/model'
 import { couplingWorth } from '@link-count/core/drive'
 import { formatDeg } from '@link-count/core/units'
-import { couplingName, placeWords } from '../../../../ui/wording'
+import { couplingName, placeWords, upperFirst } from '../../../../ui/wording'
 import { removeCoupling } from '../../bendDrive'
 import { patchCoupling, withValue } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
@@ -19,7 +19,7 @@ export function CouplingFields({ coupling }: { readonly coupling: Coupling }) {
   return (
     <div className="one-cylinder wide-field">
       <Choice
-        label={`${nameOf(coupling.fromId)} to ${nameOf(coupling.toId)}, joined by`}
+        label={`${upperFirst(nameOf(coupling.fromId))} to ${nameOf(coupling.toId)}, joined by`}
         value={coupling.kind}
         options={[
           { value: 'spline', label: 'splines' },
@@ -30,7 +30,7 @@ export function CouplingFields({ coupling }: { readonly coupling: Coupling }) {
       />
       <WholeField
         id={`places-${coupling.id}`}
-        label={`${many}, ${name}${quill ? ', first end' : ''}`}
+        label={`${upperFirst(many)}, ${name}${quill ? ', first end' : ''}`}
         help={from && `One is worth ${formatDeg(from.crankDeg, 2)} at the crank.`}
         least={1}
         most={400}
@@ -40,7 +40,7 @@ export function CouplingFields({ coupling }: { readonly coupling: Coupling }) {
       {quill && (
         <WholeField
           id={`places-to-${coupling.id}`}
-          label={`${many}, ${name}, other end`}
+          label={`${upperFirst(many)}, ${name}, other end`}
           help={to && `One is worth ${formatDeg(to.crankDeg, 2)} at the crank.`}
           least={1}
           most={400}

@@ -1,0 +1,2 @@
+/** Words that begin a line. */
+export const upperFirst = (words: string) => `${words.charAt(0).toUpperCase()}${words.slice(1)}`
