@@ -63,6 +63,11 @@ test('a twin-cam engine, a tooth out on one cam and both late from the chain, pu
     await actor.write(label, text)
   await page.keyboard.press('Tab')
   await expect(page.getByText(/Follows: open for 254\.0°, lobe centre 110\.0°, lift at overlap TDC/)).toBeVisible()
+  await actor.choose('These figures are for', 'cylinder 3 by itself')
+  await actor.write('Inlet of 3 top lift', '9.4 mm')
+  await page.keyboard.press('Tab')
+  await actor.choose('These figures are for', 'all cylinders alike')
+  await expect(page.getByText('3 inlet has other figures than these.')).toBeVisible()
   for (const wheel of ['Inlet sprocket', 'Exhaust sprocket']) {
     await actor.choose('On the', wheel)
     await actor.press('Put it on the sheet: adjuster')

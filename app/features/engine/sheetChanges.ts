@@ -20,10 +20,30 @@ export const patchBank = patchById<BuildSheet['banks'][number]>('banks')
 export const patchRimMark = patchById<RimMark>('rimMarks')
 export const patchCylinder = patchById<BuildSheet['cylinders'][number]>('cylinders')
 
-/** The same figure for this valve of every cylinder: in this shape they share one cam form. */
-export const patchValve =
-  (valve: Cam['valve'], change: (cam: Cam) => Cam): SheetChange =>
-  (sheet) => ({ ...sheet, cams: sheet.cams.map((cam) => (cam.valve === valve ? change(cam) : cam)) })
+/** The lobes that figures are written for: a valve of every cylinder, or of one. */
+export interface LobeSet {
+  readonly valve: Cam['valve']
+  /** Undefined: of every cylinder. */
+  readonly cylinderId?: string | undefined
+}
+export const lobesOf = ({ cams }: Pick<BuildSheet, 'cams'>, { valve, cylinderId }: LobeSet): Cam[] =>
+  cams.filter((cam) => cam.valve === valve && (cylinderId === undefined || cam.cylinderId === cylinderId))
+
+/** The same figure for every lobe of a set. */
+export const patchLobes =
+  (set: LobeSet, change: (cam: Cam) => Cam): SheetChange =>
+  (sheet) => {
+    const ids = new Set(lobesOf(sheet, set).map(({ id }) => id))
+    return { ...sheet, cams: sheet.cams.map((cam) => (ids.has(cam.id) ? change(cam) : cam)) }
+  }
+
+/** Lobes of a set whose figures are not those of its first. */
+export function lobesApart(sheet: Pick<BuildSheet, 'cams'>, set: LobeSet): Cam[] {
+  const figures = ({ id: _id, name: _name, shaftId: _shaft, cylinderId: _cylinder, ...rest }: Cam) =>
+    JSON.stringify(Object.entries(rest).sort(([a], [b]) => a.localeCompare(b)))
+  const [first, ...rest] = lobesOf(sheet, set)
+  return rest.filter((cam) => first && figures(cam) !== figures(first))
+}
 
 /** A value set, or taken away again when it is not known. */
 export function withValue<T extends object, K extends keyof T>(target: T, key: K, value: T[K] | undefined): T {

@@ -1,8 +1,9 @@
 import { SegmentedControl } from '@mantine/core'
+import { useState } from 'react'
 import { camSpec, type SpecKey } from '@link-count/core/cams'
 import type { Cam } from '@link-count/core/model'
 import { fixed, planeFromUp, upFromPlane } from '@link-count/core/units'
-import { patchValve, withValue } from '../../sheetChanges'
+import { lobesApart, lobesOf, patchLobes, withValue, type LobeSet } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
 import { DegField, DirectionField, MmField } from '../../TrustedField'
 import { Choice, Section } from '../Section'
@@ -10,19 +11,32 @@ import { LiftTable } from './LiftTable'
 import { ShimStock } from './ShimStock'
 import { Fold } from '../../../../ui/Fold'
 
-/** What the cams should be: whichever figures the mechanic has; what follows from them, and what contradicts. */
+/** What the cams should be: whichever figures the mechanic has; what follows from them, and what contradicts. For all cylinders alike, or for one
+ *  by itself where its lobes are others. */
 export function CamsSection() {
   const { sheet, apply } = useSheetEditor()
+  const [chosen, setChosen] = useState('')
+  const cylinderId = sheet.cylinders.some(({ id }) => id === chosen) ? chosen : undefined
   return (
     <>
       <Section
         title="Valves and lash"
-        lead="One set for all inlets and one for all exhausts: whichever figures there are, the rest follows. As printed: before TDC, after BDC and so on; negative ones are legal."
+        lead="Whichever figures there are, the rest follows. As printed: before TDC, after BDC and so on; negative ones are legal."
       >
-        {(['inlet', 'exhaust'] as const).map((valve) => {
-          const cam = sheet.cams.find((one) => one.valve === valve)
-          return cam && <Valve key={valve} cam={cam} />
-        })}
+        {sheet.cylinders.length > 1 && (
+          <Choice
+            label="These figures are for"
+            value={cylinderId ?? ''}
+            options={[
+              { value: '', label: 'all cylinders alike' },
+              ...sheet.cylinders.map(({ id, name }) => ({ value: id, label: `cylinder ${name} by itself` })),
+            ]}
+            onChoose={setChosen}
+          />
+        )}
+        {(['inlet', 'exhaust'] as const).map((valve) => (
+          <Valve key={`${valve} ${cylinderId ?? ''}`} set={{ valve, cylinderId }} />
+        ))}
       </Section>
       <Section title="All cams" lead="Only where the book or the cam card has them.">
         <DegField
@@ -58,19 +72,30 @@ export function CamsSection() {
   )
 }
 
-function Valve({ cam }: { cam: Cam }) {
+function Valve({ set: lobes }: { set: LobeSet }) {
   const { sheet, apply } = useSheetEditor()
-  const { valve } = cam
-  const name = valve === 'inlet' ? 'Inlet' : 'Exhaust'
+  const [cam] = lobesOf(sheet, lobes)
+  if (!cam) return null
+  const { valve, cylinderId } = lobes
+  const key = cylinderId === undefined ? valve : `${valve}-${cylinderId}`
+  const of = cylinderId === undefined ? '' : ` of ${sheet.cylinders.find(({ id }) => id === cylinderId)?.name ?? ''}`
+  const name = `${valve === 'inlet' ? 'Inlet' : 'Exhaust'}${of}`
   const [opens, closes] = valve === 'inlet' ? ['before TDC', 'after BDC'] : ['before BDC', 'after TDC']
   const set =
-    <K extends keyof Cam>(key: K) =>
+    <K extends keyof Cam>(field: K) =>
     (value: Cam[K] | undefined) =>
-      patchValve(valve, (one) => withValue(one, key, value))
+      patchLobes(lobes, (one) => withValue(one, field, value))
+  const apart = lobesApart(sheet, lobes)
   return (
     <div className="valve-fields">
+      {apart.length > 0 && (
+        <p className="warn">
+          {apart.map((one) => one.name).join(', ')} {apart.length > 1 ? 'have' : 'has'} other figures than these. What
+          is written here goes to every one.
+        </p>
+      )}
       <DegField
-        id={`${valve}-opens`}
+        id={`${key}-opens`}
         label={`${name} opens, ${opens}`}
         least={-90}
         most={180}
@@ -78,7 +103,7 @@ function Valve({ cam }: { cam: Cam }) {
         change={set('opensDeg')}
       />
       <DegField
-        id={`${valve}-closes`}
+        id={`${key}-closes`}
         label={`${name} closes, ${closes}`}
         least={-90}
         most={180}
@@ -86,23 +111,23 @@ function Valve({ cam }: { cam: Cam }) {
         change={set('closesDeg')}
       />
       <MmField
-        id={`${valve}-lift`}
+        id={`${key}-lift`}
         label={`${name}: at a lift of`}
         value={cam.checkingLiftMm}
         change={set('checkingLiftMm')}
       />
-      <MmField id={`${valve}-lash`} label={`${name} lash, cold`} value={cam.lashMm} change={set('lashMm')} />
+      <MmField id={`${key}-lash`} label={`${name} lash, cold`} value={cam.lashMm} change={set('lashMm')} />
       <MmField
-        id={`${valve}-lash-to`}
+        id={`${key}-lash-to`}
         label={`${name} lash, up to`}
         help="Where the book gives two figures."
         value={cam.lashToMm}
         change={set('lashToMm')}
       />
-      <MmField id={`${valve}-top`} label={`${name} top lift`} value={cam.topLiftMm} change={set('topLiftMm')} />
+      <MmField id={`${key}-top`} label={`${name} top lift`} value={cam.topLiftMm} change={set('topLiftMm')} />
       <Fold title={<>{name}: more figures</>}>
         <DegField
-          id={`${valve}-centre`}
+          id={`${key}-centre`}
           label={`${name} lobe centre, ${valve === 'inlet' ? 'after' : 'before'} TDC`}
           least={40}
           most={180}
@@ -110,7 +135,7 @@ function Valve({ cam }: { cam: Cam }) {
           change={set('centreDeg')}
         />
         <DegField
-          id={`${valve}-duration`}
+          id={`${key}-duration`}
           label={`${name} open for`}
           least={90}
           most={400}
@@ -118,13 +143,13 @@ function Valve({ cam }: { cam: Cam }) {
           change={set('durationDeg')}
         />
         <MmField
-          id={`${valve}-tdc-lift`}
+          id={`${key}-tdc-lift`}
           label={`${name} lift at overlap TDC`}
           value={cam.tdcLiftMm}
           change={set('tdcLiftMm')}
         />
         <DirectionField
-          id={`${valve}-clock`}
+          id={`${key}-clock`}
           label={`${name} lobe points to, at full lift`}
           help="A clock face, seen from the timing side."
           value={cam.fullLiftClock && { ...cam.fullLiftClock, value: planeFromUp(cam.fullLiftClock.value * 30) }}
@@ -133,7 +158,7 @@ function Valve({ cam }: { cam: Cam }) {
           }
         />
         <DegField
-          id={`${valve}-rocker`}
+          id={`${key}-rocker`}
           label={`${name} rocker, valve lift to follower lift`}
           help="1.5 when the valve lifts half as much again; nothing when there is no rocker."
           least={0.3}
@@ -150,13 +175,13 @@ function Valve({ cam }: { cam: Cam }) {
             { value: 'follower', label: 'At the follower' },
           ]}
         />
-        <LiftTable cam={cam} />
+        <LiftTable cam={cam} set={lobes} />
       </Fold>
       <Derived cam={cam} />
-      {camSpec(sheet, cam).contradictions.map(({ key, given, derived }) => (
-        <p className="warn" role="alert" key={`${key} ${derived}`}>
-          {name}, {specWords[key].name}: {figureWords(key, given)} is written, and the other figures make it{' '}
-          {figureWords(key, derived)}, {figureWords(key, Math.abs(given - derived))} apart. One of them is another
+      {camSpec(sheet, cam).contradictions.map(({ key: figure, given, derived }) => (
+        <p className="warn" role="alert" key={`${figure} ${derived}`}>
+          {name}, {specWords[figure].name}: {figureWords(figure, given)} is written, and the other figures make it{' '}
+          {figureWords(figure, derived)}, {figureWords(figure, Math.abs(given - derived))} apart. One of them is another
           cam’s, another lift’s, or a slip.
         </p>
       ))}

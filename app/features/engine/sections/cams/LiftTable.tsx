@@ -4,17 +4,16 @@ import { camSpec, profileFromTable } from '@link-count/core/cams'
 import { parseLiftTable, writeLiftTable } from '@link-count/core/file'
 import type { Cam } from '@link-count/core/model'
 import { download } from '../../../../ui/download'
-import { patchValve, withValue } from '../../sheetChanges'
+import { patchLobes, withValue, type LobeSet } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
 
 /** A lobe as it was measured: opened from a CSV of angle and lift, or the lobe in use saved as one. */
-export function LiftTable({ cam }: { readonly cam: Cam }) {
+export function LiftTable({ cam, set: lobes }: { readonly cam: Cam; readonly set: LobeSet }) {
   const { sheet, apply } = useSheetEditor()
   const input = useRef<HTMLInputElement>(null)
   const [refused, setRefused] = useState('')
   const { profile } = camSpec(sheet, cam)
-  const set = (liftTable: Cam['liftTable']) =>
-    apply(patchValve(cam.valve, (one) => withValue(one, 'liftTable', liftTable)))
+  const set = (liftTable: Cam['liftTable']) => apply(patchLobes(lobes, (one) => withValue(one, 'liftTable', liftTable)))
   const read = async (file: File | undefined) => {
     setRefused('')
     if (!file) return

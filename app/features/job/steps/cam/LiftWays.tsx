@@ -1,5 +1,5 @@
 import { SegmentedControl } from '@mantine/core'
-import type { Phase, Shaft } from '@link-count/core/model'
+import type { Cam, Phase, Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { LengthInput, useDraft, useLengthField, useWheelField, WheelInput } from '../../../../ui/fields'
 import { camWayWords } from '../../../../ui/wording'
@@ -44,17 +44,16 @@ export function RockingWay({ step, shaft, phase }: WayProps) {
   const exhaust = useLengthField(`${key}:rocking-exhaust`)
   const equal = useWheelField(`${key}:rocking-equal`, state.degreeWheel)
   const cylinderId = sheet.cams.find(({ shaftId }) => shaftId === shaft.id)?.cylinderId
+  const lobe = (valve: Cam['valve']) => sheet.cams.find((cam) => cam.cylinderId === cylinderId && cam.valve === valve)
+  const atInlet = useDialPlace(`${key}:rocking`, lobe('inlet'))
+  const atExhaust = useDialPlace(`${key}:rocking`, lobe('exhaust'))
   if (!cylinderId) return <p>The build sheet has no lobe on this camshaft.</p>
+  const [inletMm, exhaustMm] = [atInlet.atBook(inlet.value?.value), atExhaust.atBook(exhaust.value?.value)]
   const read =
     by.text === 'lifts'
-      ? inlet.value &&
-        exhaust.value &&
-        ({
-          kind: 'rocking',
-          cylinderId,
-          phase,
-          read: { by: 'lifts', inletMm: inlet.value.value, exhaustMm: exhaust.value.value },
-        } as const)
+      ? inletMm === undefined || exhaustMm === undefined
+        ? undefined
+        : ({ kind: 'rocking', cylinderId, phase, read: { by: 'lifts', inletMm, exhaustMm } } as const)
       : equal.value === undefined
         ? undefined
         : ({ kind: 'rocking', cylinderId, phase, read: { by: 'equal', wheelDeg: equal.value } } as const)
@@ -71,8 +70,17 @@ export function RockingWay({ step, shaft, phase }: WayProps) {
       />
       {by.text === 'lifts' ? (
         <>
-          <LengthInput field={inlet} label="Inlet lift at overlap TDC" />
-          <LengthInput field={exhaust} label="Exhaust lift at overlap TDC" />
+          {atInlet.choice}
+          <LengthInput
+            field={inlet}
+            label="Inlet lift at overlap TDC"
+            description={atInlet.words(inlet.value?.value)}
+          />
+          <LengthInput
+            field={exhaust}
+            label="Exhaust lift at overlap TDC"
+            description={atExhaust.words(exhaust.value?.value)}
+          />
           <WayFoot way={camWayWords.rocking} step={step} read={read} fields={{ inlet, exhaust }} />
         </>
       ) : (
