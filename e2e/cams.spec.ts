@@ -171,6 +171,12 @@ test('a side-valve engine by feelers: the blade nips and frees', async ({ page }
   await actor.write('Closes: the degree wheel reads', '238')
   await expect(page.getByText(/The cam is 3\.0° late ± \d\.\d° at the crank/)).toBeVisible()
   await actor.press('Write it down: opening and closing')
+  // A drive of gears is turned twice and read again as well.
+  await actor.press(/^Two turns/)
+  await actor.press('One full turn done')
+  await actor.press('One full turn done')
+  await events(actor, '355', '235')
+  await expect(page.locator('.result', { hasText: 'Camshaft' })).toContainText('0.0°, on the mark')
   await actor.press('Ledger')
   await expect(page.getByText(/1 inlet as found: opens at wheel 358.*closes at 238/)).toBeVisible()
 })

@@ -15,6 +15,7 @@ export interface Draft {
   register: RegisterItem[]
   loops: Record<string, LoopState>
   couplings: Record<string, CouplingState>
+  turnedTightDeg: number
   tensioners: Record<string, TensionerState>
   zeros: Zeros
   rotation: Rotation
@@ -60,6 +61,7 @@ export function startDraft(job: Job, sheet: BuildSheet, sheetId: string, zeros: 
     steps: {},
     register: [],
     loops: Object.fromEntries(sheet.loops.map(({ id }) => [id, loop])),
+    turnedTightDeg: 0,
     couplings: Object.fromEntries(splits.map(({ id }) => [id, coupling])),
     tensioners: Object.fromEntries(tensioners.map(({ id }) => [id, on ? 'asArrived' : 'out'])),
     zeros,

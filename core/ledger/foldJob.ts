@@ -7,7 +7,15 @@ import { startDraft, type Draft } from './draft'
 import { orderEntries, struckIds } from './order'
 import { crankPlace, rotationStands, rotationTurned, rotationWitness } from './rotation'
 import type { JobState } from './state'
-import { noteShaftRead, noteTurnOnCouplings, noteTurnOnLoops, takeAdjusted, takeCoupling, takeDrive } from './takeDrive'
+import {
+  noteShaftRead,
+  noteTurnOnCouplings,
+  noteTurnOnLoops,
+  resetTight,
+  takeAdjusted,
+  takeCoupling,
+  takeDrive,
+} from './takeDrive'
 import { readTiming } from './timing'
 import { readZeros, zeroOfEntry } from './zeros'
 
@@ -97,6 +105,7 @@ function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
       return
     case 'camSet':
       draft.camSet[entry.shaftId] = entry
+      resetTight(draft)
       return noteShaftRead(draft, sheet, entry.shaftId)
     case 'deviation':
       draft.deviations.push(entry)

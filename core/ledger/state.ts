@@ -69,6 +69,8 @@ export interface JobState {
   readonly register: readonly RegisterItem[]
   readonly loops: Readonly<Record<string, LoopState>>
   readonly couplings: Readonly<Record<string, CouplingState>>
+  /** Turned in the running direction since anything that sets the cams was last touched, with all of it on, together and tight. */
+  readonly turnedTightDeg: number
   readonly tensioners: Readonly<Record<string, TensionerState>>
   readonly degreeWheel: WheelScale | undefined
   /** Every setting of the wheel with its zero; the last one is the one in force. */

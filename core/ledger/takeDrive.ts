@@ -12,6 +12,8 @@ import { proofOfLoop } from './timing'
 /* What entries about loops, tensioners, couplings and adjusters do to the state of a job. */
 
 export function noteTurnOnLoops(draft: Draft, deg: number): void {
+  const whole = allTight(draft) && Object.values(draft.loops).every(({ on }) => on)
+  draft.turnedTightDeg = whole ? Math.max(0, draft.turnedTightDeg + deg) : 0
   for (const [id, loop] of Object.entries(draft.loops)) {
     const tight = loop.on && allTight(draft)
     draft.loops[id] = loop.on
@@ -91,7 +93,10 @@ export function takeDrive(
   }
   const loop = draft.loops[entry.loopId]
   if (!loop) return
-  if (entry.kind !== 'count') forgetLaterReadings(draft, sheet, entry)
+  if (entry.kind !== 'count') {
+    forgetLaterReadings(draft, sheet, entry)
+    draft.turnedTightDeg = 0
+  }
   if (entry.kind === 'loop') {
     draft.loops[entry.loopId] =
       entry.change === 'on'
@@ -120,7 +125,8 @@ function forgetLaterReadings(draft: Draft, sheet: BuildSheet, moved: EntryOf<'lo
   draft.camReads = draft.camReads.filter(({ phase }) => phase === 'found')
 }
 
-function resetTight(draft: Draft): void {
+export function resetTight(draft: Draft): void {
+  draft.turnedTightDeg = 0
   for (const [id, loop] of Object.entries(draft.loops)) draft.loops[id] = { ...loop, turnedTightDeg: 0 }
 }
 

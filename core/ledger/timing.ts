@@ -16,6 +16,7 @@ import type { BuildSheet, Loop } from '../model/buildSheet'
 import type { EntryOf, Phase } from '../model/entry'
 import { camWitnesses, type CamRead } from './camWitnesses'
 import { readLoop, withSeats, type Seats } from './sectionCounts'
+import type { JobState } from './state'
 import type { Zeros } from './zeros'
 
 /** What one count in the ledger says against the sheet it is read with, of the wheel at the upstream end of its section (or the other one
@@ -61,6 +62,12 @@ export function proofOfLoop(
   const reached = [...wheels].every((id) => id === driverId || lateness.some(({ memberId }) => memberId === id))
   return reached && wheels.size > 1 ? 'counted' : 'notCounted'
 }
+
+/** Turned in the running direction since these loops, or without any the whole drive, were last touched and tight. Degrees. */
+export const turnedTightDeg = (
+  { loops, turnedTightDeg: whole }: Pick<JobState, 'loops' | 'turnedTightDeg'>,
+  loopIds: readonly string[],
+): number => (loopIds.length === 0 ? whole : Math.min(...loopIds.map((id) => loops[id]?.turnedTightDeg ?? 0)))
 
 interface Readings {
   readonly sheet: BuildSheet

@@ -15,6 +15,7 @@ import {
   tensioner,
   turned,
 } from '../testing/bench'
+import { driveBench } from '../testing/driveBench'
 import { cautionsFor, cycleEvents, makeRunSheet, nextEvent, statusOf, stepInHand, strokesOf, type StepKind } from '.'
 
 const sheet = benchSheet()
@@ -52,6 +53,46 @@ test('cautions fit the engine', () => {
   expect(ids('diesel', 'air')).toContain('injectorsOut')
   expect(ids('diesel', 'air')).not.toContain('ignitionOff')
   expect(ids('petrol', 'battery')).toContain('plugsOut')
+})
+
+describe('a drive of gears alone', () => {
+  const gears = driveBench('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
+  const proof = makeRunSheet(gears, benchJob).find(({ kind }) => kind === 'twoTurns')
+  const left: EntryDraft = {
+    kind: 'lobeClock',
+    camId: gears.cams[0]?.id ?? '',
+    phase: 'left',
+    crankDeg: 0,
+    hour: 3,
+    sureToHours: 0.5,
+  }
+  const stands = (...drafts: EntryDraft[]) =>
+    proof && statusOf({ step: proof, sheet: gears, job: benchJob, state: stateAfter(drafts, gears) }).evidence
+  test('is turned twice and read again as well, though no loop lies on it', () => {
+    expect(proof).toMatchObject({ id: 'twoTurns', targetIds: [] })
+    expect(stands(left)).toBe('none')
+    expect(stands(turned(360))).toBe('part')
+    expect(stands(turned(720))).toBe('part')
+  })
+  test('turns before a cam was set, and turns back, do not count', () => {
+    const set: EntryDraft = { kind: 'camSet', shaftId: 'camshaft', offDeg: 0 }
+    const turnedAfter = (...drafts: EntryDraft[]) => stateAfter(drafts, gears).turnedTightDeg
+    expect(turnedAfter(turned(720), set)).toBe(0)
+    expect(turnedAfter(set, turned(720))).toBe(720)
+    expect(turnedAfter(set, turned(400), turned(-100), turned(420))).toBe(720)
+  })
+  test('an engine with neither loops nor camshafts has nothing to prove', () => {
+    const bare = beginSheet({
+      id: 's',
+      engineId: 'e',
+      at: sheet.at,
+      cylinders: 1,
+      guide: false,
+      tensioner: false,
+      drive: 'none',
+    })
+    expect(makeRunSheet(bare, benchJob).map(({ kind }) => kind)).not.toContain('twoTurns')
+  })
 })
 
 describe('how far a step is', () => {

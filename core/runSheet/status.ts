@@ -1,4 +1,4 @@
-import { proofOfLoop, verdictOfCount, type JobState } from '../ledger'
+import { proofOfLoop, turnedTightDeg, verdictOfCount, type JobState } from '../ledger'
 import type { BuildSheet } from '../model/buildSheet'
 import type { Job } from '../model/engine'
 import { cautionsFor } from './cautions'
@@ -104,7 +104,7 @@ const evidenceOf: Record<StepKind, Look> = {
     return at === 'released' ? 'read' : at === 'fitted' || at === 'heldBack' ? 'part' : 'none'
   },
   twoTurns: (look) => {
-    const turned = Math.min(...look.step.targetIds.map((id) => look.state.loops[id]?.turnedTightDeg ?? 0))
+    const turned = turnedTightDeg(look.state, look.step.targetIds)
     const read = timed('left')(look)
     if (turned < PROOF_TURN_DEG) return turned > 0 || read !== 'none' ? 'part' : 'none'
     return read === 'none' ? 'part' : read

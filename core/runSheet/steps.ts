@@ -45,7 +45,7 @@ export function makeRunSheet(sheet: BuildSheet, _job: Job): Step[] {
     ...sheet.loops.map(({ id }) => step('chainOnCount', id)),
     ...tensioners.map(({ id }) => step('tensioner', id)),
     // One proof for the whole drive: two turns, then everything is read.
-    ...(sheet.loops.length > 0 ? [step('twoTurns', ...sheet.loops.map(({ id }) => id))] : []),
+    ...(sheet.loops.length + camshafts.length > 0 ? [step('twoTurns', ...sheet.loops.map(({ id }) => id))] : []),
     ...lash('lashLeft'),
     step('card'),
   ]

@@ -52,7 +52,7 @@ export function stepResult(step: Step, status: StepStatus, view: JobView): React
         : ''
     }
     case 'chainOnCount': {
-      const count = state.counts.findLast((one) => one.phase === 'set')
+      const count = state.counts.findLast((one) => one.phase === 'set' && one.loopId === step.targetIds[0])
       return count ? `${count.counted} counted` : ''
     }
     case 'tensioner':

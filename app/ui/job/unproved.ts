@@ -1,3 +1,5 @@
+import { turnedTightDeg } from '@link-count/core/ledger'
+import { PROOF_TURN_DEG } from '@link-count/core/runSheet'
 import type { JobView } from '../../domain/views'
 
 /** What the card has to say is not proved, in plain words; empty when all is. */
@@ -22,9 +24,15 @@ export function unprovedOf({ state, sheet, steps }: Pick<JobView, 'state' | 'she
     else if (!left.proved) words.push(`${shaft.name}: one witness`)
   }
   for (const loop of sheet.loops) {
-    if ((state.loops[loop.id]?.turnedTightDeg ?? 0) < 720)
+    if (turnedTightDeg(state, [loop.id]) < PROOF_TURN_DEG)
       words.push(`${loop.name}: not turned two full turns with everything tight`)
   }
+  if (
+    sheet.loops.length === 0 &&
+    steps.some(({ step }) => step.kind === 'twoTurns') &&
+    turnedTightDeg(state, []) < PROOF_TURN_DEG
+  )
+    words.push('Not turned two full turns with everything tight')
   for (const member of sheet.members.filter(({ kind }) => kind === 'tensioner')) {
     if (state.tensioners[member.id] === 'asArrived') continue
     if (state.tensioners[member.id] !== 'proven') words.push(`${member.name}: not felt to push after release`)

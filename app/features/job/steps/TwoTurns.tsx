@@ -1,5 +1,6 @@
 import { Button, Textarea } from '@mantine/core'
 import { useState } from 'react'
+import { turnedTightDeg } from '@link-count/core/ledger'
 import { PROOF_TURN_DEG, type Step } from '@link-count/core/runSheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import { useDraft } from '../../../ui/fields'
@@ -16,7 +17,7 @@ export function TwoTurns({ step }: { readonly step: Step }) {
   const { view, side, say } = useBench()
   const { sheet, state, guard } = view
   const [other, setOther] = useState(false)
-  const turned = Math.min(...step.targetIds.map((id) => state.loops[id]?.turnedTightDeg ?? 0))
+  const turned = turnedTightDeg(state, step.targetIds)
   const enough = turned >= PROOF_TURN_DEG
   const held = guard.verdict !== 'turn'
   const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
