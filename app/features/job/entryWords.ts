@@ -87,7 +87,7 @@ export function entryWords(entry: Entry, sheet: BuildSheet, entries: readonly En
         ? 'Stands at the reference pose'
         : `Stands at TDC of cylinder ${nameOf(sheet.cylinders, entry.cylinderId)}`
     case 'turned':
-      return `Turned ${fixed(entry.deg, 1)}°${entry.deg < 0 ? ' (back)' : ''}, ${{ onMark: 'on the mark', short: 'short of it', past: 'past it' }[entry.ended]}${entry.wheelDeg === undefined ? '' : `, wheel ${wheel(entry.wheelDeg, 1)}`}`
+      return `Turned ${fixed(Math.abs(entry.deg), 1)}°${entry.deg < 0 ? ' back' : ''}, ${{ onMark: 'on the mark', short: 'short of it', past: 'past it' }[entry.ended]}${entry.wheelDeg === undefined ? '' : `, wheel ${wheel(entry.wheelDeg, 1)}`}`
     case 'witness':
       return `Witness, ${evidence[entry.evidence]}: ${entry.says}`
     case 'camMark':
@@ -125,7 +125,7 @@ export function entryWords(entry: Entry, sheet: BuildSheet, entries: readonly En
     case 'walk':
       return `At ${fixed(entry.crankDeg, 0)}°, ${entry.what} of cylinder ${nameOf(sheet.cylinders, entry.cylinderId)}: ${entry.saw === 'asExpected' ? 'as it should be' : 'otherwise'}`
     case 'count':
-      return `Counted ${phases[entry.phase]} on the ${entry.run} run: ${entry.counted}`
+      return `Counted ${phases[entry.phase]}, ${nameOf(sheet.loops, entry.loopId).toLowerCase()}, from the ${nameOf(sheet.marks, entry.fromMarkId).toLowerCase()} to the ${nameOf(sheet.marks, entry.toMarkId).toLowerCase()}, ${entry.run} run: ${entry.counted}`
     case 'moved':
       return `${nameOf(sheet.loops, entry.loopId)} laid ${Math.abs(entry.teeth)} ${Math.abs(entry.teeth) === 1 ? 'tooth' : 'teeth'} ${entry.teeth > 0 ? 'further with' : 'back against'} the running direction over the ${nameOf(sheet.members, entry.memberId).toLowerCase()}${entry.seats ? ', its marks off the book on purpose' : ''}`
     case 'coupling': {
