@@ -1,0 +1,88 @@
+import { describe, expect, test } from 'vitest'
+import type { BuildSheet, EntryDraft } from '../model'
+import { countedFrom, driveBench } from '../testing/driveBench'
+import { degreeWheel, stateAfter, stops } from '../testing/bench'
+import { proofOfLoop, verdictOfCount } from '.'
+
+const staged = driveBench('twoStage', {
+  'crank-sprocket': 19,
+  'middle-large': 38,
+  'middle-small': 20,
+  'exhaust-sprocket': 20,
+  'inlet-sprocket': 20,
+})
+const lower = (n: number) => countedFrom('lower', 'middle-large', 'crank-sprocket', n)
+const inlet = (n: number) => countedFrom('upper', 'inlet-sprocket', 'middle-small', n)
+const exhaust = (n: number) => countedFrom('upper', 'exhaust-sprocket', 'inlet-sprocket', n)
+const timingOf = (shaftId: string, sheet: BuildSheet, ...drafts: EntryDraft[]) =>
+  stateAfter([degreeWheel, stops(340, 30), ...drafts], sheet).timing[shaftId]?.found
+
+describe('a camshaft by the counts of every loop on its way', () => {
+  // A tooth below is 360/19 = 18.947° of the crank, one above 720/20 = 36°, independently computed.
+  test('latenesses of the stages add up', () => {
+    expect(timingOf('inlet-cam', staged, lower(31), inlet(30))?.latenessDeg).toBeCloseTo(360 / 19, 6)
+    expect(timingOf('inlet-cam', staged, lower(31), inlet(29))?.latenessDeg).toBeCloseTo(360 / 19 - 36, 6)
+    expect(timingOf('exhaust-cam', staged, lower(30), inlet(31), exhaust(29))?.latenessDeg).toBeCloseTo(0, 6)
+  })
+  test('a loop on the way that was not counted leaves it unsaid', () => {
+    expect(timingOf('inlet-cam', staged, inlet(30))).toBeUndefined()
+    expect(timingOf('inlet-cam', staged, lower(30))).toBeUndefined()
+    expect(timingOf('exhaust-cam', staged, lower(30), inlet(30))).toBeUndefined()
+  })
+  test('a count cannot see stretch: it is a witness of the tooth, and a sharper reading is the figure', () => {
+    const gauge: EntryDraft = {
+      kind: 'camGauge',
+      shaftId: 'inlet-cam',
+      phase: 'found',
+      offMm: 1,
+      radiusMm: 30,
+      what: 'pin',
+    }
+    const alone = timingOf('inlet-cam', staged, gauge)
+    const both = timingOf('inlet-cam', staged, gauge, lower(30), inlet(30))
+    // 1 mm at 30 mm is 1.910° of the cam, 3.82° of the crank.
+    expect(alone?.latenessDeg).toBeCloseTo(3.82, 2)
+    expect(both?.latenessDeg).toBeCloseTo(alone?.latenessDeg ?? NaN, 9)
+    expect([alone?.proved, both?.proved]).toEqual([false, true])
+    const apart = timingOf('inlet-cam', staged, gauge, lower(30), inlet(28))
+    expect(apart).toMatchObject({ proved: false, misfits: [{ offDeg: expect.closeTo(-72 - 3.82, 1) }] })
+  })
+  test('no count sees in which place a coupling was put together', () => {
+    const splined = driveBench('splinedBanks', { 'crank-sprocket': 20, 'half-sprocket': 40 })
+    const count = countedFrom('chain', 'half-sprocket', 'crank-sprocket', 30)
+    expect(timingOf('cam-a', splined, count)).toBeUndefined()
+  })
+})
+
+describe('one count against the sheet', () => {
+  const verdict = (draft: EntryDraft) => (draft.kind === 'count' ? verdictOfCount(staged, draft) : undefined)
+  test('over is late, short is early, at what the tooth is worth there', () => {
+    expect(verdict(lower(31))).toMatchObject({ pitchesOut: 1, layTeeth: -1, latenessDeg: expect.closeTo(18.947, 3) })
+    expect(verdict(inlet(29))).toMatchObject({ pitchesOut: -1, layTeeth: 1, latenessDeg: -36 })
+  })
+  test('nothing is said of a section or a loop that the sheet does not have', () => {
+    expect(verdict({ ...lower(30), loopId: 'nowhere' } as EntryDraft)).toBeUndefined()
+    expect(verdict({ ...lower(30), fromMarkId: 'nowhere' } as EntryDraft)).toBeUndefined()
+    const bare = { ...staged, counts: [] }
+    expect(verdictOfCount(bare, lower(30) as never)).toBeUndefined()
+  })
+})
+
+describe('what counts prove of a loop', () => {
+  const upper = staged.loops.find(({ id }) => id === 'upper')
+  const proof = (...drafts: EntryDraft[]) => {
+    if (!upper) throw new Error('no loop')
+    const set = drafts.map((draft) => ({ ...draft, phase: 'set' as const }) as EntryDraft)
+    return proofOfLoop(staged, upper, stateAfter(set, staged).counts)
+  }
+  test('every wheel reached and none a tooth out; one out; one not reached', () => {
+    expect(proof(inlet(30), exhaust(30))).toBe('counted')
+    expect(proof(inlet(30), exhaust(31))).toBe('countedOut')
+    expect(proof(inlet(30))).toBe('notCounted')
+    expect(proof()).toBe('notCounted')
+  })
+  test('of two counts of one section the later is the one that holds', () => {
+    expect(proof(inlet(31), exhaust(30), inlet(30))).toBe('counted')
+    expect(proof(inlet(30), exhaust(30), inlet(31))).toBe('countedOut')
+  })
+})
