@@ -65,6 +65,7 @@ export default function ValvesView() {
                 <YAxis
                   width={Y_AXIS_PX}
                   domain={[0, chart.mostMm]}
+                  ticks={chart.ticks}
                   allowDataOverflow
                   tickFormatter={(mm: number) => fixed(mm, mm % 1 === 0 ? 0 : 1)}
                   stroke="var(--soft)"
@@ -166,7 +167,7 @@ function chartOf({ sheet, state }: Pick<JobView, 'sheet' | 'state'>, cylinderId:
     lines,
     phase,
     hasFound: lines.some(({ own }) => own),
-    mostMm: Math.ceil(top * 1.15),
+    ...axisOf(top * 1.08),
     checkingMm: cams[0] && checkingLiftOf(cams[0]),
     points: cams.flatMap((cam) => pointsOf(sheet, state, cam, phase)),
     said: `Valve lift over the cycle: ${late.join(', ')}`,
@@ -199,4 +200,11 @@ function pointsOf(sheet: BuildSheet, state: JobView['state'], cam: Cam, phase: '
       )
     return []
   })
+}
+
+/** An axis from nothing to a round figure over the top, with its ticks: steps of 1, 2 or 5, five of them at the most. Millimetres. */
+function axisOf(topMm: number): { readonly mostMm: number; readonly ticks: number[] } {
+  const step = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20].find((one) => topMm / one <= 5) ?? 50
+  const parts = Math.max(1, Math.ceil(topMm / step))
+  return { mostMm: parts * step, ticks: Array.from({ length: parts + 1 }, (_, i) => i * step) }
 }

@@ -53,8 +53,8 @@ export function CountPanel({ step }: { readonly step: Step }) {
       <SectionChoice countables={countables} inHand={inHand} onChoose={chosen.setText} />
       <p className="soft">
         From the {section.from.name.toLowerCase()},{' '}
-        {section.run === 'tight' ? 'down the tight run' : 'along the slack run'}, to the {section.to.name.toLowerCase()}
-        . {ruleWords(rule, unit.one)}{' '}
+        {section.run === 'tight' ? 'along the tight run' : 'along the slack run'}, to the{' '}
+        {section.to.name.toLowerCase()}. {ruleWords(rule, unit.one)}{' '}
         <button type="button" className="link" onClick={() => ruleDraft.setText('')}>
           Count another way
         </button>
