@@ -37,7 +37,7 @@ test('a chain is put between two shafts by hand, and taken off again', async ({ 
   await actor.write('Pitches in the whole chain 2', '60')
   await page.keyboard.press('Tab')
   await expect(page.getByText('60 pitches')).toBeVisible()
-  await actor.press('Take the chain 2 off the sheet, with its wheels')
+  await actor.press('Take the chain 2 off the sheet, with its sprockets')
   await expect(page.getByRole('heading', { name: 'Chain 2', level: 2 })).toBeHidden()
 })
 

@@ -87,7 +87,7 @@ test('a dial-indicator job on a V-twin, from fitting the wheel to both TDCs mark
   await expect(page.locator('.strip-next')).toContainText('One turn too many')
 
   await actor.press('Pump twin', 'link')
-  await actor.press('Rim marks and wheels on paper', 'link')
+  await actor.press('Rim marks and degree wheels on paper', 'link')
   const row = page.getByRole('row', { name: /^TDC 2/ })
   await expect(row).toContainText('90.0° after TDC of 1')
   await expect(row).toContainText('133.5 mm anticlockwise')

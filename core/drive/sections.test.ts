@@ -3,7 +3,17 @@ import { describe, expect, test } from 'vitest'
 import type { BuildSheet, Loop } from '../model'
 import { driveBench } from '../testing/driveBench'
 import { sheetWith } from '../testing/threeMembers'
-import { latenessByCounts, linkMap, movesOf, sectionsOf, solveLoop, spokenOf, type Section } from '.'
+import {
+  countedThen,
+  latenessByCounts,
+  linkMap,
+  moveOverDriver,
+  movesOf,
+  sectionsOf,
+  solveLoop,
+  spokenOf,
+  type Section,
+} from '.'
 
 const teeth = { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 }
 const twin = driveBench('twinCam', teeth)
@@ -105,6 +115,21 @@ describe('how late each wheel stands', () => {
         for (const { pitches } of then) expect(pitches).toBeCloseTo(30, 9)
       }),
     )
+  })
+  test('all out alike are put right over the driver at once, where all of them are counted', () => {
+    const over = (counts: Record<string, number>) => {
+      const lateness = latenessByCounts(twin, sections, found(counts), 'crank-sprocket')
+      return moveOverDriver(sections, lateness, 'crank-sprocket')
+    }
+    const both = { 'inlet-sprocket': 31, 'exhaust-sprocket': 30 }
+    expect(over(both)).toEqual({ memberId: 'crank-sprocket', layTeeth: 1 })
+    expect(countedThen(sections, found(both), [{ memberId: 'crank-sprocket', layTeeth: 1 }])).toMatchObject([
+      { pitches: 30 },
+      { pitches: 30 },
+    ])
+    expect(over({ 'inlet-sprocket': 31, 'exhaust-sprocket': 29 })).toBeUndefined()
+    expect(over({ 'inlet-sprocket': 31 })).toBeUndefined()
+    expect(over({ 'inlet-sprocket': 30, 'exhaust-sprocket': 30 })).toBeUndefined()
   })
   test('without a driver nothing is late', () => expect(latenessByCounts(twin, sections, [], undefined)).toEqual([]))
 })

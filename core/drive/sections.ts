@@ -161,15 +161,37 @@ export function movesOf(
     layTeeth: -teethLate + 0,
     leftoverDeg: restDeg,
   }))
+  return { moves, then: countedThen(sections, counts, moves) }
+}
+
+/** What the sections that were counted count once a loop was laid over some of its wheels: laid further over one, more of it lies behind
+ *  that wheel's mark and less before it. */
+export function countedThen(
+  sections: readonly Section[],
+  counts: readonly SectionCount[],
+  moves: readonly Pick<LoopMove, 'memberId' | 'layTeeth'>[],
+): { readonly sectionId: string; readonly pitches: number }[] {
   const laid = (memberId: string) => moves.find((move) => move.memberId === memberId)?.layTeeth ?? 0
-  const then = sections.flatMap((section) => {
-    const found = counts.findLast(({ sectionId }) => sectionId === section.id)
-    if (!found) return []
-    // Laying the loop further over a wheel puts more of it behind the wheel's mark and less before it.
-    const pitches = found.foundPitches + laid(section.from.memberId) - laid(section.to.memberId)
-    return [{ sectionId: section.id, pitches }]
+  return sections.flatMap(({ id, from, to }) => {
+    const found = counts.findLast(({ sectionId }) => sectionId === id)
+    return found ? [{ sectionId: id, pitches: found.foundPitches + laid(from.memberId) - laid(to.memberId) }] : []
   })
-  return { moves, then }
+}
+
+/** The one move over the driver that does what the same move over every wheel it drives would: only where there are several, all of them
+ *  are counted, and all stand out by the same teeth. Further over the driver makes everything earlier. */
+export function moveOverDriver(
+  sections: readonly Section[],
+  lateness: readonly WheelLateness[],
+  driverId: string | undefined,
+): Pick<LoopMove, 'memberId' | 'layTeeth'> | undefined {
+  const driven = new Set(sections.flatMap(({ from, to }) => [from.memberId, to.memberId]))
+  const [first] = lateness
+  if (driverId === undefined || !driven.delete(driverId) || !first || first.teethLate === 0) return undefined
+  const alike = lateness.every(({ teethLate }) => teethLate === first.teethLate)
+  return alike && driven.size > 1 && lateness.length === driven.size
+    ? { memberId: driverId, layTeeth: first.teethLate }
+    : undefined
 }
 
 export interface LinkMapPlace {

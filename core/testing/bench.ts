@@ -144,3 +144,18 @@ export const halfProved: EntryDraft[] = [
   saw('thumb', 'firing'),
   saw('lobes', 'firing'),
 ]
+
+/** A job done whole: made safe, the zero and the half proved, the chain off and on and counted, turned twice, read again by two witnesses. */
+export const wholeJob: EntryDraft[] = [
+  ...madeSafe,
+  ...halfProved,
+  chain('off'),
+  chain('on'),
+  counted(29),
+  tensioner('released'),
+  tensioner('proven'),
+  turned(720),
+  camMark(5, 'left'),
+  counted(29, 'left'),
+  { kind: 'step', target: 'lashLeft', outcome: 'done', reason: '' },
+]

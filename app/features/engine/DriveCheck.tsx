@@ -159,7 +159,7 @@ function LoopCheck({ sheet, loop }: { sheet: BuildSheet; loop: Loop }) {
       {solved.ok && solved.value.tensionersOnTightRun.length > 0 && (
         <p className="warn">
           A tensioner stands on a run that is pulled straight, running this way: it can take up nothing there. Is the
-          running direction right, or the order of the wheels?
+          running direction right, or the order on its way?
         </p>
       )}
       {solved.ok && solved.value.gaps.length > 0 && (

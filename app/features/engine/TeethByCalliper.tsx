@@ -39,7 +39,7 @@ export function TeethByCalliper() {
               </span>
             </>
           ) : (
-            'That is smaller than any wheel of five teeth.'
+            'That is smaller than five teeth of this pitch.'
           )}
         </p>
       )}

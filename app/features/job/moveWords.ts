@@ -15,5 +15,5 @@ export function moveWords(
   const shaft = sheet.shafts.find(({ id }) => id === member?.shaftId)
   // A shaft that runs against the crank sees the other hand.
   const runs = shaft && ratioValue(ratioOfShaft(sheet, shaft)) < 0 ? -1 : 1
-  return `Lay the ${loop.name.toLowerCase()} ${teeth} further round the ${member?.name.toLowerCase() ?? 'wheel'}, ${handWords(runs * layTeeth, sheet, side)}.`
+  return `Lay the ${loop.name.toLowerCase()} ${teeth} further round the ${member?.name.toLowerCase() ?? 'sprocket'}, ${handWords(runs * layTeeth, sheet, side)}.`
 }

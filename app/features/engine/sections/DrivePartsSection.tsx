@@ -13,7 +13,7 @@ export function DrivePartsSection() {
   return (
     <>
       <Section
-        title="Shafts and wheels"
+        title="Shafts and what is on them"
         lead="Counts alone are a full way of working. With the places of the shafts the drive is drawn to scale and the counts are worked out."
       >
         {sheet.shafts.map((shaft) => (

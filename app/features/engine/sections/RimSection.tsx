@@ -31,7 +31,7 @@ export function RimSection() {
       />
       <div className="paper-link">
         <Link className="button-link" to={`/${kind}/engine/${engineId}/paper`}>
-          Rim marks and wheels on paper
+          Rim marks and degree wheels on paper
         </Link>
       </div>
       <ul className="plain rim-marks wide-field">

@@ -1,8 +1,8 @@
 import { Button, NativeSelect } from '@mantine/core'
-import { useState, type ReactNode } from 'react'
-import { markSeat, movesOf, solveLoop, type CountVerdict } from '@link-count/core/drive'
-import { readLoop, verdictOfCount } from '@link-count/core/ledger'
-import type { BuildSheet, CountRule, EntryOf, Loop, Phase } from '@link-count/core/model'
+import type { ReactNode } from 'react'
+import { markSeat, solveLoop, type CountVerdict } from '@link-count/core/drive'
+import { verdictOfCount } from '@link-count/core/ledger'
+import type { BuildSheet, CountRule, EntryOf } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { fixed, formatDeg, formatLateness } from '@link-count/core/units'
 import { Figure } from '../../../ui/Figure'
@@ -10,7 +10,7 @@ import { useDraft } from '../../../ui/fields'
 import { countDraftKey, ruleDraftKey } from '../countKeys'
 import { countablesOf, inHandOf, phaseOf, sectionDraftKey, unitOf, type Countable } from '../countSection'
 import { useBench } from '../JobContext'
-import { moveWords } from '../moveWords'
+import { LoopMoves } from './LoopMoves'
 import { CountRuleChoice } from './CountRuleChoice'
 import { useCountKeys } from './useCountKeys'
 
@@ -29,7 +29,10 @@ export function CountPanel({ step }: { readonly step: Step }) {
   const ready = counting && rule !== '' && inHand !== undefined
   useCountKeys({ active: ready, add: (by) => count.setText(String(Math.max(0, n + by))) })
   const phase = phaseOf(step)
-  if (!inHand || !phase) return <p>The build sheet has no marks on two wheels of this loop to count between.</p>
+  if (!inHand || !phase)
+    return (
+      <p>The build sheet has no marks on two of the parts this loop runs over, so there is nothing to count between.</p>
+    )
   const { section, loop, written } = inHand
   const unit = unitOf(loop)
   if (rule === '')
@@ -218,79 +221,6 @@ const suspicionWords = ({ suspicion }: CountVerdict) =>
     noEndCounted: 'It would be right if one end pin was left out.',
   }[suspicion]
 
-/** What the counts of a loop say together: the moves that put every wheel right, from the crank outwards, and what is then left over. */
-function LoopMoves({ loop, phase, step }: { loop: Loop; phase: Phase; step: Step }) {
-  const { view, side, say } = useBench()
-  const [moving, setMoving] = useState('')
-  const { sections, found, lateness } = readLoop(view.sheet, loop, view.state.counts, phase, view.state.seats)
-  const loopOn = view.state.loops[loop.id]?.on
-  if (lateness.length === 0) return null
-  const { moves, then } = movesOf(sections, lateness, found)
-  const wrong = moves.filter(({ layTeeth }) => layTeeth !== 0)
-  const nameOf = (id: string) => view.sheet.members.find((member) => member.id === id)?.name.toLowerCase() ?? ''
-  const several = lateness.length > 1
-  const shaftWords = (memberId: string) => {
-    const shaft = lateness.find((one) => one.memberId === memberId)?.shaft
-    return shaft?.kind === 'cam' && !several ? 'The cam' : (shaft?.name ?? '')
-  }
-  if (wrong.length === 0) {
-    return (
-      <p className="result">
-        The {loop.name.toLowerCase()} lies right
-        {several && lateness.length < sections.length - 1 ? ' where it was counted' : ''}: nothing to move. What is left
-        over is{' '}
-        {moves.map(({ memberId, leftoverDeg }, i) => (
-          <span key={memberId}>
-            {i > 0 && ', '}
-            <span className="reading">{formatLateness(leftoverDeg)}</span>
-            {several && ` on the ${nameOf(memberId)}`}
-          </span>
-        ))}{' '}
-        at the crank.
-      </p>
-    )
-  }
-  return (
-    <>
-      {wrong.map((move) => (
-        <div className="move" key={move.memberId}>
-          <p>
-            <strong>{moveWords(move, loop, view.sheet, side)}</strong> {shaftWords(move.memberId)} then stands{' '}
-            {formatLateness(move.leftoverDeg)} at the crank. The crank stays.
-          </p>
-        </div>
-      ))}
-      {several && then.length > 1 && (
-        <p className="soft">
-          Then count{' '}
-          {then
-            .map(({ sectionId, pitches }) => {
-              const section = sections.find(({ id }) => id === sectionId)
-              return `${fixed(pitches, 1)} pitches from the ${section?.from.name.toLowerCase() ?? ''}`
-            })
-            .join(', ')}
-          . The slack run takes up the rest.
-        </p>
-      )}
-      {phase !== 'found' &&
-        loopOn &&
-        wrong.map(({ memberId, layTeeth }) => (
-          <Button
-            key={memberId}
-            variant="filled"
-            disabled={moving === memberId}
-            onClick={() => {
-              setMoving(memberId)
-              void say({ kind: 'moved', loopId: loop.id, memberId, teeth: layTeeth, stepId: step.id })
-            }}
-          >
-            {wrong.length > 1 ? `Moved it over the ${nameOf(memberId)}` : 'Moved it: count again'}
-          </Button>
-        ))}
-    </>
-  )
-}
-
 function openExpected(
   written: EntryOf<'count'>,
   verdict: CountVerdict,
@@ -332,7 +262,7 @@ function openExpected(
     formula:
       expected?.from === 'book'
         ? 'The count that stands on the build sheet.'
-        : 'From mark to mark along the run, in the reference pose: what is wrapped round each wheel in teeth, each straight run over the pitch. Found less expected, rounded, is whole teeth; the rest is lateness.',
+        : 'From mark to mark along the run, in the reference pose: what is wrapped round each sprocket or pulley in teeth, each straight run over the pitch. Found less expected, rounded, is whole teeth; the rest is lateness.',
     source:
       expected?.from === 'book'
         ? 'The build sheet'

@@ -31,8 +31,8 @@ export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly ste
     <div className="stack">
       <p>
         The crank and the cams that are set stay where they are: the {what} moves, or the hub. Hang it from the{' '}
-        {driver ? nameOf(driver.memberId) : 'driving wheel'} back along the runs that are pulled; all the slack ends on
-        the run that leaves it, {handWords(runs, sheet, side)}.
+        {driver ? nameOf(driver.memberId) : 'driver'} back along the runs that are pulled; all the slack ends on the run
+        that leaves it, {handWords(runs, sheet, side)}.
       </p>
       <ol className="hanging" aria-label={`Order of hanging the ${loop.name.toLowerCase()}`}>
         {order.map((part, i) => (

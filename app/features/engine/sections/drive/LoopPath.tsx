@@ -1,5 +1,6 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import type { Loop, Member } from '@link-count/core/model'
+import { wheelOfLoop } from '../../../../ui/wording'
 import { addShaftOn, addWheelOn } from '../../bendDrive'
 import { patchLoop } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
@@ -9,6 +10,7 @@ import { Choice } from '../Section'
 export function LoopPath({ loop }: { readonly loop: Loop }) {
   const { sheet, apply } = useSheetEditor()
   const nameOf = (id: string) => sheet.members.find((member) => member.id === id)?.name ?? id
+  const wheel = wheelOfLoop(loop)
   const bare = sheet.shafts.filter(
     ({ id }) =>
       !loop.path.some(({ memberId }) => sheet.members.some((one) => one.id === memberId && one.shaftId === id)),
@@ -85,12 +87,12 @@ export function LoopPath({ loop }: { readonly loop: Loop }) {
           A tensioner
         </Button>
         <Button variant="quiet" onClick={() => apply(addShaftOn(loop))}>
-          A shaft with its wheel
+          A shaft with its {wheel}
         </Button>
       </div>
       {bare.length > 0 && (
         <Choice
-          label="A wheel on a shaft that is there"
+          label={`A ${wheel} on a shaft that is there`}
           value=""
           options={[
             { value: '', label: 'choose the shaft' },

@@ -3,6 +3,7 @@ import type { Loop } from '@link-count/core/model'
 import { removeLoop } from '../../bendDrive'
 import { LinkMap } from '../../LinkMap'
 import { PaintedLinks } from '../../PaintedLinks'
+import { wheelOfLoop } from '../../../../ui/wording'
 import { patchLoop, withValue } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
 import { MmField, PitchesField, WholeField } from '../../TrustedField'
@@ -90,7 +91,7 @@ export function LoopSection({ loop }: { readonly loop: Loop }) {
       <PaintedLinks loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
       <LinkMap loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
       <button type="button" className="link wide-field" onClick={() => apply(removeLoop(loop.id))}>
-        Take the {loop.name.toLowerCase()} off the sheet, with its wheels
+        Take the {loop.name.toLowerCase()} off the sheet, with its {wheelOfLoop(loop)}s
       </button>
     </Section>
   )

@@ -42,9 +42,9 @@ describe('a move in words, engine clockwise from the timing side', () => {
   // 720/17 of the crank later is 21.18° of a camshaft at half speed, and later is against the way it runs.
   test('a hub: the camshaft later in its wheel is turned against the way it runs', () => {
     expect(words(move('adjuster hub', 1, 720 / 17))).toBe(
-      'Hub of the inlet sprocket, 1 place: the inlet camshaft 21.18° anticlockwise in its wheel.',
+      'Hub of the inlet sprocket, 1 place: the inlet camshaft 21.18° anticlockwise in its sprocket.',
     )
-    expect(words(move('adjuster hub', -2, -1440 / 17))).toContain('42.35° clockwise in its wheel')
+    expect(words(move('adjuster hub', -2, -1440 / 17))).toContain('42.35° clockwise in its sprocket')
   })
   test('an offset key by its size, either way round', () => {
     expect(words(move('adjuster keys', 2, 7))).toContain('Offset key of 0.8 mm in the inlet sprocket')

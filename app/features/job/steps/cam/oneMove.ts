@@ -24,7 +24,7 @@ export function oneMoveWords({ moverId, amount, laterDeg }: Move, sheet: BuildSh
   const ownDeg = Math.abs(laterDeg * ratio)
   // The shaft against its wheel: earlier is further the way it runs.
   const hand = handWords(laterDeg > 0 ? -Math.sign(ratio) : Math.sign(ratio), sheet, side)
-  return `${adjusterWords(adjuster, member.name, amount)}: the ${shaft.name.toLowerCase()} ${fixed(ownDeg, 2)}° ${hand} in its wheel.`
+  return `${adjusterWords(adjuster, member.name, amount)}: the ${shaft.name.toLowerCase()} ${fixed(ownDeg, 2)}° ${hand} in its ${member.kind}.`
 }
 
 /** What a set of moves writes into the ledger, the teeth last: where a loop's wheels then stand on purpose goes with the last of its teeth. */

@@ -1,0 +1,91 @@
+import { Button } from '@mantine/core'
+import { useState } from 'react'
+import { driverOf, moveOverDriver, movesOf } from '@link-count/core/drive'
+import { readLoop } from '@link-count/core/ledger'
+import type { Loop, Phase } from '@link-count/core/model'
+import type { Step } from '@link-count/core/runSheet'
+import { fixed, formatLateness } from '@link-count/core/units'
+import { useBench } from '../JobContext'
+import { moveWords } from '../moveWords'
+
+/** What the counts of a loop say together: the moves that put every wheel right, from the crank outwards, and what is then left over. */
+export function LoopMoves({ loop, phase, step }: { loop: Loop; phase: Phase; step: Step }) {
+  const { view, side, say } = useBench()
+  const [moving, setMoving] = useState('')
+  const { sections, found, lateness } = readLoop(view.sheet, loop, view.state.counts, phase, view.state.seats)
+  const loopOn = view.state.loops[loop.id]?.on
+  if (lateness.length === 0) return null
+  const { moves, then } = movesOf(sections, lateness, found)
+  const wrong = moves.filter(({ layTeeth }) => layTeeth !== 0)
+  const atDriver = moveOverDriver(sections, lateness, driverOf(view.sheet, loop)?.id)
+  const nameOf = (id: string) => view.sheet.members.find((member) => member.id === id)?.name.toLowerCase() ?? ''
+  const several = lateness.length > 1
+  const shaftWords = (memberId: string) => {
+    const shaft = lateness.find((one) => one.memberId === memberId)?.shaft
+    return shaft?.kind === 'cam' && !several ? 'The cam' : (shaft?.name ?? '')
+  }
+  if (wrong.length === 0) {
+    return (
+      <p className="result">
+        The {loop.name.toLowerCase()} lies right
+        {several && lateness.length < sections.length - 1 ? ' where it was counted' : ''}: nothing to move. What is left
+        over is{' '}
+        {moves.map(({ memberId, leftoverDeg }, i) => (
+          <span key={memberId}>
+            {i > 0 && ', '}
+            <span className="reading">{formatLateness(leftoverDeg)}</span>
+            {several && ` on the ${nameOf(memberId)}`}
+          </span>
+        ))}{' '}
+        at the crank.
+      </p>
+    )
+  }
+  return (
+    <>
+      {atDriver && (
+        <div className="move">
+          <p>
+            All stand out alike: <strong>{moveWords(atDriver, loop, view.sheet, side)}</strong> The camshafts stay, and
+            all of them are put right at once. Or one by one:
+          </p>
+        </div>
+      )}
+      {wrong.map((move) => (
+        <div className="move" key={move.memberId}>
+          <p>
+            <strong>{moveWords(move, loop, view.sheet, side)}</strong> {shaftWords(move.memberId)} then stands{' '}
+            {formatLateness(move.leftoverDeg)} at the crank. The crank stays.
+          </p>
+        </div>
+      ))}
+      {several && then.length > 1 && (
+        <p className="soft">
+          Then count{' '}
+          {then
+            .map(({ sectionId, pitches }) => {
+              const section = sections.find(({ id }) => id === sectionId)
+              return `${fixed(pitches, 1)} pitches from the ${section?.from.name.toLowerCase() ?? ''}`
+            })
+            .join(', ')}
+          . The slack run takes up the rest.
+        </p>
+      )}
+      {phase !== 'found' &&
+        loopOn &&
+        [...(atDriver ? [atDriver] : []), ...wrong].map(({ memberId, layTeeth }) => (
+          <Button
+            key={memberId}
+            variant="filled"
+            disabled={moving === memberId}
+            onClick={() => {
+              setMoving(memberId)
+              void say({ kind: 'moved', loopId: loop.id, memberId, teeth: layTeeth, stepId: step.id })
+            }}
+          >
+            {wrong.length > 1 ? `Moved it over the ${nameOf(memberId)}` : 'Moved it: count again'}
+          </Button>
+        ))}
+    </>
+  )
+}
