@@ -13,6 +13,7 @@ import {
   stops,
   turned,
 } from '@link-count/core/testing/bench'
+import { everyKind } from '@link-count/core/testing/everyKind'
 import { buildDemo } from '../../demo/buildDemo'
 import { entryWords } from './entryWords'
 
@@ -98,6 +99,13 @@ describe('a line of the ledger in words', () => {
       'Struck: Counted as set, chain, from the cam mark to the crank mark, tight run: 28',
     )
   })
+})
+
+test('every kind of line has words, also where it points at parts that the sheet does not have', () => {
+  for (const draft of everyKind) {
+    const lost = JSON.parse(JSON.stringify(draft).replace(/"(\w+Id)":"[^"]*"/g, '"$1":"nowhere"')) as EntryDraft
+    for (const one of [draft, lost]) expect(words(one), one.kind).toMatch(/^(?!.*(undefined|NaN|\[object)).{3,}$/)
+  }
 })
 
 test('every line of the demo has words, with nothing in them that is not for people', () => {

@@ -1,0 +1,82 @@
+import type { EntryDraft, EntryKind } from '../model'
+import { PART_IDS as ids } from '../starters'
+import { camMark, chain, counted, CYL, degreeWheel, item, saw, stops, tensioner, turned } from './bench'
+
+const inlet = 'cam-1-inlet'
+const other = <K extends EntryKind>(draft: Extract<EntryDraft, { kind: K }>): EntryDraft => draft
+
+/** One line of the ledger of every kind there is, on the bench sheet. */
+export const everyKind: readonly EntryDraft[] = [
+  degreeWheel,
+  stops(340, 30),
+  saw('thumb', 'firing'),
+  turned(90),
+  item('stop'),
+  chain('off'),
+  tensioner('released'),
+  counted(29),
+  camMark(5, 'found'),
+  other<'strike'>({ kind: 'strike', targetId: 'nowhere', reason: '' }),
+  other<'tick'>({ kind: 'tick', cautionId: 'fuelOff', ticked: true }),
+  other<'step'>({ kind: 'step', target: 'makeSafe', outcome: 'done', reason: '' }),
+  other<'dial'>({ kind: 'dial', readToMm: 0.01 }),
+  other<'dialPair'>({
+    kind: 'dialPair',
+    cylinderId: CYL,
+    dropMm: 5,
+    beforeDeg: 340,
+    afterDeg: 30,
+    approach: 'oneWay',
+  }),
+  other<'dwell'>({ kind: 'dwell', cylinderId: CYL, tool: 'pick', beforeDeg: 0, afterDeg: 12 }),
+  other<'factoryMark'>({ kind: 'factoryMark', cylinderId: CYL, name: 'TDC line', wheelDeg: 5, claimDeg: 0 }),
+  other<'wheelKnocked'>({ kind: 'wheelKnocked', what: 'pointer' }),
+  other<'contactAgain'>({ kind: 'contactAgain', ofEntryId: 'nowhere', which: 'first', wheelDeg: 341 }),
+  other<'leaning'>({ kind: 'leaning', knockId: 'nowhere', fromEntryId: 'nowhere', how: 'shift' }),
+  other<'stands'>({ kind: 'stands', place: 'tdc', cylinderId: CYL }),
+  other<'valveEvents'>({
+    kind: 'valveEvents',
+    camId: inlet,
+    phase: 'found',
+    opensWheelDeg: 348,
+    closesWheelDeg: 242,
+    checkingLiftMm: 0.5,
+  }),
+  other<'lobeCentre'>({
+    kind: 'lobeCentre',
+    camId: inlet,
+    phase: 'found',
+    pairs: [{ liftMm: 5, upDeg: 60, downDeg: 170 }],
+  }),
+  other<'tdcLift'>({ kind: 'tdcLift', camId: inlet, phase: 'found', liftMm: 2 }),
+  other<'rocking'>({
+    kind: 'rocking',
+    cylinderId: CYL,
+    phase: 'found',
+    read: { by: 'lifts', inletMm: 1, exhaustMm: 1.2 },
+  }),
+  other<'camGauge'>({ kind: 'camGauge', shaftId: ids.cam, phase: 'found', offMm: 1, radiusMm: 30, what: 'pin' }),
+  other<'lobeClock'>({ kind: 'lobeClock', camId: inlet, phase: 'left', crankDeg: 180, hour: 9.5, sureToHours: 0.5 }),
+  other<'lash'>({ kind: 'lash', camId: inlet, phase: 'found', gapMm: 0.2, noGoMm: 0.25 }),
+  other<'shim'>({ kind: 'shim', camId: inlet, phase: 'found', sizeMm: 2.5 }),
+  other<'topLift'>({ kind: 'topLift', camId: inlet, phase: 'found', liftMm: 8.4 }),
+  other<'headHeight'>({ kind: 'headHeight', lowerMm: 0.3 }),
+  other<'chainLength'>({ kind: 'chainLength', loopId: ids.chain, overPitches: 10, measuredMm: 95.6 }),
+  other<'adjusted'>({ kind: 'adjusted', adjusterId: 'nowhere', words: 'Hub, 1 place', laterDeg: 4 }),
+  other<'target'>({ kind: 'target', shaftId: ids.cam, latenessDeg: -2, reason: 'as it runs best' }),
+  other<'walk'>({ kind: 'walk', crankDeg: 180, cylinderId: CYL, what: 'inlet', saw: 'otherwise' }),
+  other<'moved'>({
+    kind: 'moved',
+    loopId: ids.chain,
+    memberId: ids.camSprocket,
+    teeth: 1,
+    seats: { [ids.camSprocket]: 1 },
+  }),
+  other<'coupling'>({ kind: 'coupling', couplingId: 'nowhere', change: 'together', steps: 1, stepsTo: -1 }),
+  other<'camSet'>({ kind: 'camSet', shaftId: ids.cam, offDeg: 2 }),
+  other<'deviation'>({ kind: 'deviation', shaftId: ids.cam, latenessDeg: 2, reason: 'as it runs best' }),
+  other<'note'>({ kind: 'note', text: 'Left-hand thread' }),
+  other<'picture'>({ kind: 'picture', pictureId: 'p', mediaType: 'image/png', bytes: 10, caption: 'As found' }),
+  other<'sheet'>({ kind: 'sheet', toSheetId: 'sheet' }),
+  other<'close'>({ kind: 'close', role: 'fitter', reason: '' }),
+]
