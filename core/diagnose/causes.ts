@@ -1,3 +1,10 @@
+/** A figure for each loop or each bank. */
+export type PerPart = Readonly<Record<string, number>>
+export interface Measured {
+  readonly value: number
+  readonly sigma: number
+}
+
 /** One lobe set as it was read: crank degrees, + = late; one sigma. */
 export interface LobeRead {
   readonly camId: string
@@ -10,10 +17,11 @@ export interface LobeRead {
   readonly mark?: { readonly latenessDeg: number; readonly sigmaDeg: number } | undefined
   /** What one tooth of its sprocket is worth; undefined where no loop drives it. */
   readonly toothDeg?: number | undefined
-  /** Crank degrees late for each 1% that the chain is longer, for each mm of a skimmed head, for each mm of slack left on the pulled run. */
-  readonly perStretch?: number | undefined
-  readonly perSkim?: number | undefined
-  readonly perSlack?: number | undefined
+  /** Crank degrees late for each 1% that a loop on its way is longer, for each mm of its skimmed head or block, for each mm of slack left on
+   *  the pulled run of its loop: by loop, by bank, by loop. */
+  readonly perStretch?: PerPart | undefined
+  readonly perSkim?: PerPart | undefined
+  readonly perSlack?: PerPart | undefined
   /** Crank degrees of duration lost for each mm of lash too many. */
   readonly perLash?: number | undefined
   /** Lash as found less the book's, mm, where it was measured. */
@@ -26,10 +34,10 @@ export interface LobeRead {
 
 export interface Readings {
   readonly lobes: readonly LobeRead[]
-  /** Chain measured: elongation %, one sigma. */
-  readonly elongation?: { readonly percent: number; readonly sigma: number } | undefined
-  /** Head or block measured: mm lower than the book, one sigma. */
-  readonly skimmed?: { readonly mm: number; readonly sigma: number } | undefined
+  /** Loops that were measured: elongation, %. */
+  readonly elongation?: Readonly<Record<string, Measured>> | undefined
+  /** Heads or blocks that were measured, by bank: mm lower than the book. */
+  readonly skimmed?: Readonly<Record<string, Measured>> | undefined
   /** Came to every reading running, with the tensioner released: no slack can lie on the pulled run. */
   readonly cameRunning: boolean
   /** The half of the cycle as the lobes say it, against a witness that does not look at the cams; one turn alone does not tell. */
@@ -52,8 +60,10 @@ export type CauseCode =
 /** What a cause says that every lobe would read, with the size it takes to come nearest. */
 export interface Prediction {
   readonly causes: readonly CauseCode[]
-  /** In the cause's own unit: % stretched, mm skimmed, mm of slack, mm of lash over, mm the dial was off; teeth by shaft. */
+  /** In the cause's own unit: % stretched, mm skimmed, mm of slack, mm of lash over, mm the dial was off; the largest where it has one for each
+   *  loop or bank, which `sizes` has. */
   readonly size: number | undefined
+  readonly sizes?: PerPart
   readonly teeth: Readonly<Record<string, number>>
   readonly lobes: readonly {
     readonly latenessDeg: number
@@ -90,13 +100,13 @@ export const nothing = (readings: Readings): Prediction => ({
   besides: measured(readings, {}),
 })
 
-/** What was measured of chain and head, against so much stretch and so much taken off. */
+/** What was measured of loops and heads, against so much stretch and so much taken off. */
 const measured = (
-  { elongation, skimmed }: Readings,
-  { percent = 0, mm = 0 }: { readonly percent?: number; readonly mm?: number },
+  { elongation = {}, skimmed = {} }: Readings,
+  { percent = {}, mm = {} }: { readonly percent?: PerPart; readonly mm?: PerPart },
 ): Prediction['besides'] => [
-  ...(elongation ? [{ off: elongation.percent - percent, sigma: elongation.sigma }] : []),
-  ...(skimmed ? [{ off: skimmed.mm - mm, sigma: skimmed.sigma }] : []),
+  ...Object.entries(elongation).map(([id, { value, sigma }]) => ({ off: value - (percent[id] ?? 0), sigma })),
+  ...Object.entries(skimmed).map(([id, { value, sigma }]) => ({ off: value - (mm[id] ?? 0), sigma })),
 ]
 
 /** Whole teeth on each camshaft, the nearest to what it reads; the rest has to be chance. `less`: what another cause has taken already. */
@@ -134,56 +144,109 @@ export function teeth(readings: Readings, less: readonly number[] = readings.lob
 export const halfTurn = (readings: Readings): Prediction[] =>
   readings.half === 'opposite' ? [{ ...nothing(readings), causes: ['halfTurn'] }] : []
 
-/** A chain only grows, and breaks before it has grown by more. */
-const MOST_STRETCH = 4
-const MOST_SKIM_MM = 3
-const clip = (size: number, most: number) => Math.min(most, Math.max(0, size))
+/** What makes camshafts late by so much for each unit of it: its name, what a lobe is late by for each, how much there can be, and what was measured
+ *  of it. A chain only grows, and breaks before it has grown by more. */
+const LATE_BY = {
+  stretch: { per: ({ perStretch }: LobeRead) => perStretch, most: 4, known: ({ elongation }: Readings) => elongation },
+  skim: { per: ({ perSkim }: LobeRead) => perSkim, most: 3, known: ({ skimmed }: Readings) => skimmed },
+  slack: { per: ({ perSlack }: LobeRead) => perSlack, most: 12, known: () => undefined },
+} as const
+type LateCause = keyof typeof LATE_BY
 
-/** Everything late in proportion to what lies between it and the crank. */
-export function stretch(readings: Readings): Prediction[] {
-  const rows = readings.lobes.map(({ latenessDeg, sigmaDeg, perStretch = 0 }) => ({
-    of: latenessDeg,
-    by: perStretch,
-    sigma: sigmaDeg,
+/** How late a lobe is by so much of a cause; undefined where the cause is not one that makes late. */
+export const lateBy = (code: CauseCode | undefined, lobe: LobeRead, sizes: PerPart): number =>
+  code !== undefined && code in LATE_BY ? sumOver(LATE_BY[code as LateCause].per(lobe), sizes) : 0
+
+const sumOver = (per: PerPart | undefined, sizes: PerPart): number =>
+  Object.entries(per ?? {}).reduce((sum, [part, each]) => sum + each * (sizes[part] ?? 0), 0)
+
+/** The sizes, one for each loop or bank and none below nothing, that bring every lobe nearest to what it reads, by weight, with what was measured
+ *  held to. Several loops on one way cannot be told apart by it: they start alike. Undefined where nothing depends on it.
+ *  Source: least squares with limits, one part at a time until nothing changes. */
+function fitSizes(readings: Readings, code: LateCause): PerPart | undefined {
+  const { per, most, known } = LATE_BY[code]
+  const rows = readings.lobes.map((lobe) => ({ of: lobe.latenessDeg, by: per(lobe) ?? {}, sigma: lobe.sigmaDeg }))
+  const pins = known(readings) ?? {}
+  const parts = [...new Set([...rows.flatMap(({ by }) => Object.keys(by)), ...Object.keys(pins)])]
+  const weights = parts.map((part) => ({
+    part,
+    total:
+      rows.reduce((sum, { by, sigma }) => sum + ((by[part] ?? 0) / sigma) ** 2, 0) +
+      (pins[part]?.sigma ?? Infinity) ** -2,
   }))
-  const { elongation } = readings
-  const best = fitSize([...rows, ...(elongation ? [{ of: elongation.percent, by: 1, sigma: elongation.sigma }] : [])])
-  if (best === undefined) return []
-  const size = clip(best, MOST_STRETCH)
-  return [
-    {
-      causes: ['stretch'],
-      size,
-      teeth: {},
-      lobes: late(rows.map(({ by }) => by * size)),
-      besides: measured(readings, { percent: size }),
-    },
-  ]
+  const moving = weights.filter(({ total }) => total > 0)
+  if (moving.length === 0) return undefined
+  const alike = fitSize(
+    rows.map(({ of, by, sigma }) => ({ of, by: Object.values(by).reduce((sum, each) => sum + each, 0), sigma })),
+  )
+  const sizes: Record<string, number> = Object.fromEntries(
+    moving.map(({ part }) => [part, pins[part]?.value ?? clip(alike ?? 0, most)]),
+  )
+  for (let round = 0, change = Infinity; round < 500 && change > 1e-10; round++) {
+    change = 0
+    for (const { part, total } of moving) {
+      const pin = pins[part]
+      const wanted =
+        rows.reduce((sum, { of, by, sigma }) => {
+          const each = by[part] ?? 0
+          return sum + (each * (of - sumOver(by, sizes) + each * (sizes[part] ?? 0))) / sigma ** 2
+        }, 0) + (pin ? pin.value / pin.sigma ** 2 : 0)
+      const next = clip(wanted / total, most)
+      change = Math.max(change, Math.abs(next - (sizes[part] ?? 0)))
+      sizes[part] = next
+    }
+  }
+  return sizes
 }
 
-function lateBy(code: 'skim' | 'slack', key: 'perSkim' | 'perSlack', mostMm: number) {
-  return (readings: Readings): Prediction[] => {
-    const rows = readings.lobes.map((lobe) => ({ of: lobe.latenessDeg, by: lobe[key] ?? 0, sigma: lobe.sigmaDeg }))
-    const known = code === 'skim' && readings.skimmed
-    const best = fitSize([...rows, ...(known ? [{ of: known.mm, by: 1, sigma: known.sigma }] : [])])
-    if (best === undefined) return []
-    const size = clip(best, mostMm)
-    return [
-      {
-        causes: [code],
-        size,
-        teeth: {},
-        lobes: late(rows.map(({ by }) => by * size)),
-        besides: measured(readings, code === 'skim' ? { mm: size } : {}),
-      },
-    ]
+const clip = (size: number, most: number) => Math.min(most, Math.max(0, size))
+const largest = (sizes: PerPart) => Math.max(0, ...Object.values(sizes))
+
+/** Every lobe late by what a cause does at these sizes. */
+function lateAll(readings: Readings, bySize: Partial<Record<LateCause, PerPart>>): Prediction {
+  const causes = Object.keys(bySize) as LateCause[]
+  const sizes = bySize[causes[0] ?? 'stretch'] ?? {}
+  return {
+    causes,
+    size: largest(sizes),
+    sizes,
+    teeth: {},
+    lobes: late(
+      readings.lobes.map((lobe) => causes.reduce((sum, code) => sum + lateBy(code, lobe, bySize[code] ?? {}), 0)),
+    ),
+    besides: measured(readings, {
+      ...(bySize.stretch && { percent: bySize.stretch }),
+      ...(bySize.skim && { mm: bySize.skim }),
+    }),
   }
 }
-/** A head or block skimmed brings the camshaft nearer. */
-export const skim = lateBy('skim', 'perSkim', MOST_SKIM_MM)
+
+const fitted =
+  (code: LateCause) =>
+  (readings: Readings): Prediction[] => {
+    const sizes = fitSizes(readings, code)
+    return sizes ? [lateAll(readings, { [code]: sizes })] : []
+  }
+/** Every camshaft of a loop late in proportion to what lies of it between them and what drives it. */
+export const stretch = fitted('stretch')
+/** A head or block skimmed brings its camshafts nearer. */
+export const skim = fitted('skim')
 /** Slack on the run that pulls; not when everything was come to running. */
-export const slack = (readings: Readings): Prediction[] =>
-  readings.cameRunning ? [] : lateBy('slack', 'perSlack', 12)(readings)
+export const slack = (readings: Readings): Prediction[] => (readings.cameRunning ? [] : fitted('slack')(readings))
+
+/** Stretched loops and skimmed heads at once, where both were measured: nothing else would tell one from the other. */
+export function stretchAndSkim(readings: Readings): Prediction[] {
+  const sizesOf = (known: Readonly<Record<string, Measured>>, most: number) =>
+    Object.fromEntries(Object.entries(known).map(([part, { value }]) => [part, clip(value, most)]))
+  const { elongation, skimmed } = readings
+  if (!elongation || !skimmed) return []
+  return [
+    lateAll(readings, {
+      stretch: sizesOf(elongation, LATE_BY.stretch.most),
+      skim: sizesOf(skimmed, LATE_BY.skim.most),
+    }),
+  ]
+}
 
 const durationRows = ({ lobes }: Readings) =>
   lobes.map((lobe) => ({
@@ -264,22 +327,6 @@ export function camSwapped(readings: Readings): Prediction[] {
         durationDeg: one?.durationDeg ?? 0,
         markDeg: 0,
       })),
-    },
-  ]
-}
-
-/** A stretched chain and a skimmed head at once, where both were measured: nothing else would tell one from the other. */
-export function stretchAndSkim(readings: Readings): Prediction[] {
-  const { elongation, skimmed, lobes } = readings
-  if (!elongation || !skimmed) return []
-  const [percent, mm] = [clip(elongation.percent, MOST_STRETCH), clip(skimmed.mm, MOST_SKIM_MM)]
-  return [
-    {
-      causes: ['stretch', 'skim'],
-      size: percent,
-      teeth: {},
-      lobes: late(lobes.map(({ perStretch = 0, perSkim = 0 }) => perStretch * percent + perSkim * mm)),
-      besides: measured(readings, { percent, mm }),
     },
   ]
 }

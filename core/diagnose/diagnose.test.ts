@@ -26,14 +26,16 @@ const PER_LASH = 30
 
 function read(bench: Bench): Readings {
   const noise = bench.noise ?? (() => 0)
-  const lobes = shape.flatMap(({ shaftId, ...per }, s) =>
+  const lobes = shape.flatMap(({ shaftId, perStretch, perSkim, perSlack }, s) =>
     [0, 1].map((k): LobeRead => {
       const lobe = 2 * s + k
       const sigmaDeg = bench.sigmaDeg
       return {
         camId: `cam-${lobe}`,
         shaftId,
-        ...per,
+        perStretch: { chain: perStretch },
+        perSkim: { bank: perSkim },
+        perSlack: { chain: perSlack },
         toothDeg: TOOTH_DEG,
         perLash: PER_LASH,
         latenessDeg: bench.lateDeg(shaftId, lobe) + sigmaDeg * noise(),
@@ -52,8 +54,9 @@ function read(bench: Bench): Readings {
   return {
     lobes,
     elongation:
-      bench.elongation === undefined ? undefined : { percent: bench.elongation + 0.05 * noise(), sigma: 0.05 },
-    skimmed: bench.skimmedMm === undefined ? undefined : { mm: bench.skimmedMm + 0.05 * noise(), sigma: 0.05 },
+      bench.elongation === undefined ? undefined : { chain: { value: bench.elongation + 0.05 * noise(), sigma: 0.05 } },
+    skimmed:
+      bench.skimmedMm === undefined ? undefined : { bank: { value: bench.skimmedMm + 0.05 * noise(), sigma: 0.05 } },
     cameRunning: bench.cameRunning ?? true,
     half: bench.half ?? 'agrees',
   }
@@ -187,6 +190,70 @@ describe('a camshaft that is not the book’s', () => {
 
 test('what no listed cause explains is said so', () =>
   expect(quiet({ lateDeg: (shaft) => (shaft === 'inlet' ? -9 : 4) })).toMatchObject({ verdict: 'none', fits: [] }))
+
+describe('two banks, a chain to each', () => {
+  const lobe = (bank: 'a' | 'b', k: number, latenessDeg: number): LobeRead => ({
+    camId: `${bank}${k}`,
+    shaftId: `cam-${bank}`,
+    latenessDeg,
+    sigmaDeg: 0.5,
+    duration: { deg: 0, sigmaDeg: 1 },
+    toothDeg: TOOTH_DEG,
+    perStretch: { [`chain-${bank}`]: 3 },
+    perSkim: { [bank]: 1.9 },
+    perSlack: { [`chain-${bank}`]: 1.9 },
+  })
+  const both = (a: number, b: number, more: Partial<Readings> = {}): Readings => ({
+    lobes: [lobe('a', 0, a), lobe('a', 1, a), lobe('b', 0, b), lobe('b', 1, b)],
+    cameRunning: true,
+    half: 'agrees',
+    ...more,
+  })
+  const grown = (a: number, b: number) => ({
+    elongation: { 'chain-a': { value: a, sigma: 0.05 }, 'chain-b': { value: b, sigma: 0.05 } },
+  })
+  test('one chain stretched makes its own bank late and leaves the other', () => {
+    const said = diagnose(both(3.6, 0.1, grown(1.2, 0)))
+    expect(said).toMatchObject({ verdict: 'told', fits: [{ causes: ['stretch'] }] })
+    expect(said.fits[0]?.sizes?.['chain-a']).toBeCloseTo(1.2, 1)
+    expect(said.fits[0]?.sizes?.['chain-b'] ?? 9).toBeLessThan(0.1)
+  })
+  test('with one of the two chains measured the other is asked for', () => {
+    const { elongation } = grown(1.2, 0)
+    const one = both(3.6, 3.6, { elongation: { 'chain-a': elongation['chain-a'] }, cameRunning: false })
+    expect(diagnose(one)).toMatchObject({ verdict: 'told', fits: [{ causes: ['stretch'] }] })
+    expect(diagnose(both(3.6, 3.6))).toMatchObject({ verdict: 'notEnough', next: 'measureChain' })
+  })
+  test('one head skimmed, by the heights of both', () => {
+    const skimmed = { a: { value: 1.9, sigma: 0.05 }, b: { value: 0, sigma: 0.05 } }
+    const said = diagnose(both(3.6, 0, { ...grown(0, 0), skimmed }))
+    expect(said).toMatchObject({ verdict: 'told', fits: [{ causes: ['skim'], sizes: { b: expect.closeTo(0, 2) } }] })
+  })
+  test('a chain only grows: one bank early is none of these', () => {
+    expect(diagnose(both(-3.6, 0, grown(0, 0))).verdict).toBe('none')
+  })
+})
+
+test('two chains on the way of each camshaft: what one of them measures is its own share', () => {
+  const lobe = (camId: string, upper: number, latenessDeg: number): LobeRead => ({
+    camId,
+    shaftId: camId,
+    latenessDeg,
+    sigmaDeg: 0.4,
+    perStretch: { lower: 2, upper },
+  })
+  // 0.5% below is 1° on both; 1.2% above 3.6° and 4.8°.
+  const readings: Readings = {
+    lobes: [lobe('exhaust', 3, 4.6), lobe('inlet', 4, 5.8)],
+    elongation: { lower: { value: 0.5, sigma: 0.05 } },
+    cameRunning: true,
+    half: 'agrees',
+  }
+  const [fit] = diagnose(readings).fits
+  expect(fit?.causes).toEqual(['stretch'])
+  expect(fit?.sizes?.['lower']).toBeCloseTo(0.5, 1)
+  expect(fit?.sizes?.['upper']).toBeCloseTo(1.2, 1)
+})
 
 describe('two thousand faulty engines, seeded', () => {
   const random = makeRandom(20261125)

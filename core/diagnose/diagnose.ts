@@ -3,6 +3,7 @@ import {
   camSwapped,
   halfTurn,
   lash,
+  lateBy,
   mark,
   nothing,
   skim,
@@ -14,6 +15,7 @@ import {
   wrongCam,
   wrongLift,
   type CauseCode,
+  type PerPart,
   type Prediction,
   type Readings,
 } from './causes'
@@ -35,6 +37,8 @@ export type NextReading =
 export interface Fit {
   readonly causes: readonly CauseCode[]
   readonly size: number | undefined
+  /** That of each loop or bank, where it has one for each. */
+  readonly sizes?: PerPart
   readonly teeth: Readonly<Record<string, number>>
   /** How far the worst reading lies from what it says, in sigma: three would rule it out. */
   readonly worstSigmas: number
@@ -107,9 +111,10 @@ function judge(readings: Readings, predictions: readonly Prediction[]) {
   const standing = judged
     .filter(({ worst }) => worst <= RULES_OUT_SIGMAS)
     .sort((a, b) => rank(a.prediction) - rank(b.prediction) || a.worst - b.worst)
-    .map(({ prediction: { causes, size, teeth: counts }, worst }): Fit => ({
+    .map(({ prediction: { causes, size, sizes, teeth: counts }, worst }): Fit => ({
       causes,
       size,
+      ...(sizes && { sizes }),
       teeth: counts,
       worstSigmas: worst,
     }))
@@ -167,12 +172,13 @@ function bestWithTeeth(readings: Readings, cause: (readings: Readings) => Predic
       }))
       // Sized by the one camshaft, so that the others' whole teeth do not pull it.
       const own = cause({ ...readings, lobes: rest.filter((lobe) => lobe.shaftId === shaftId) })[0]
-      if (!own?.size) return []
+      if (!own?.size || !own.sizes) return []
+      const { sizes, causes } = own
       const [full] = cause({
         ...readings,
         lobes: readings.lobes.map((lobe) => ({
           ...lobe,
-          latenessDeg: own.size === undefined ? 0 : per(own, lobe) * own.size,
+          latenessDeg: lateBy(causes[0], lobe, sizes),
         })),
       })
       if (!full) return []
@@ -201,8 +207,9 @@ function bestWithTeeth(readings: Readings, cause: (readings: Readings) => Predic
   return best ? [best] : []
 }
 
-const per = ({ causes }: Prediction, lobe: Readings['lobes'][number]) =>
-  ({ stretch: lobe.perStretch, skim: lobe.perSkim, slack: lobe.perSlack })[causes[0] as 'stretch'] ?? 0
+/** A loop or bank that something depends on and that was not measured. */
+const someUnknown = (pers: readonly (PerPart | undefined)[], known: Readings['elongation']): boolean =>
+  pers.some((per) => Object.keys(per ?? {}).some((part) => !known?.[part]))
 
 /** The reading that tells the first two that stand apart; the one that would find a cause where none does. */
 function nextOf(readings: Readings, fits: readonly Fit[]): NextReading | undefined {
@@ -212,9 +219,20 @@ function nextOf(readings: Readings, fits: readonly Fit[]): NextReading | undefin
   if (fits.length === 0) return unread ? 'openingAndClosing' : 'readAgain'
   if (fits.length === 1) return standing.has('wrongCam') ? 'camIdentity' : proving(readings)
   if (has('stretch', 'skim', 'slack') > 1) {
-    if (!readings.elongation) return 'measureChain'
+    if (
+      someUnknown(
+        readings.lobes.map(({ perStretch }) => perStretch),
+        readings.elongation,
+      )
+    )
+      return 'measureChain'
     if (standing.has('slack')) return 'comeAgainRunning'
-    return readings.skimmed ? 'readAgain' : 'measureHead'
+    return someUnknown(
+      readings.lobes.map(({ perSkim }) => perSkim),
+      readings.skimmed,
+    )
+      ? 'measureHead'
+      : 'readAgain'
   }
   if (has('lash', 'wear', 'wrongLift') > 1) {
     if (readings.lobes.some(({ lashOverMm }) => lashOverMm === undefined)) return 'measureLash'

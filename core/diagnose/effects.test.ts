@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import type { BuildSheet } from '../model'
 import { driveBench } from '../testing/driveBench'
-import { effectsOn } from '.'
+import { effectsOn, type PerPart } from '.'
 
 const known = (value: number) => ({ value, typed: String(value), trust: 'measured' as const })
 const at = (xMm: number, yMm: number) => ({ how: 'xy' as const, xMm: known(xMm), yMm: known(yMm) })
@@ -14,6 +14,8 @@ const placed = (sheet: BuildSheet, places: Record<string, readonly [number, numb
     return place ? { ...shaft, position: at(...place) } : shaft
   }),
 })
+
+const all = (per: PerPart | undefined) => Object.values(per ?? {}).reduce((sum, each) => sum + each, 0)
 
 /* Handbook 10, independently computed: 0.5% over a run of 157.113 mm on 40 teeth of 9.525 (r 60.700) is 0.7415° of the cam, 1.483° of the crank at
  * 1/2; 0.5 mm off the head 0.94° of the crank. Between 20 and 40 teeth a run of 157.113 mm lies at centres of 159.999 mm. */
@@ -41,6 +43,7 @@ describe('one chain, one camshaft', () => {
           ],
         },
       ],
+      cams: base.cams.map((cam) => ({ ...cam, shaftId: 'cam' })),
       couplings: [],
       marks: [],
       counts: [],
@@ -50,13 +53,13 @@ describe('one chain, one camshaft', () => {
   const { toothDeg, perStretch, perSkim, perSlack } = effectsOn(sheet, 'cam')
   test('what a tooth, stretch, a skimmed head and slack are worth', () => {
     expect(toothDeg).toBeCloseTo(18, 9)
-    expect((perStretch ?? 0) * 0.5).toBeCloseTo(1.483, 2)
-    expect((perSkim ?? 0) * 0.5).toBeCloseTo(0.944, 3)
-    expect(perSlack).toBe(perSkim)
+    expect(all(perStretch) * 0.5).toBeCloseTo(1.483, 2)
+    expect(all(perSkim) * 0.5).toBeCloseTo(0.944, 3)
+    expect(all(perSlack)).toBeCloseTo(all(perSkim), 9)
   })
   test('which way it runs changes nothing: one run is pulled either way', () => {
     const back = { ...sheet, running: { value: 'anticlockwise', typed: '', trust: 'measured' } } as BuildSheet
-    expect(effectsOn(back, 'cam').perStretch).toBeCloseTo(perStretch ?? NaN, 6)
+    expect(all(effectsOn(back, 'cam').perStretch)).toBeCloseTo(all(perStretch), 6)
   })
   test('with counts alone the tooth is known and nothing else is made up', () => {
     const counts = { ...sheet, shafts: sheet.shafts.map(({ position: _gone, ...rest }) => rest) } as BuildSheet
@@ -72,9 +75,9 @@ describe('more than one wheel behind the driver', () => {
   test('the camshaft further along the pulled runs lags by the more, by the chain that lies between and no more', () => {
     const [exhaust, inlet] = [effectsOn(twin, 'exhaust-cam'), effectsOn(twin, 'inlet-cam')]
     // Running clockwise the inlet's run is pulled straight to the crank; the exhaust's passes over the inlet: 140 mm of it besides.
-    expect(exhaust.perStretch ?? 0).toBeGreaterThan(inlet.perStretch ?? 0)
-    const perMm = inlet.perSkim ?? 1
-    expect(((exhaust.perStretch ?? 0) - (inlet.perStretch ?? 0)) / perMm).toBeCloseTo(1.4, 2)
+    expect(all(exhaust.perStretch)).toBeGreaterThan(all(inlet.perStretch))
+    const perMm = all(inlet.perSkim)
+    expect((all(exhaust.perStretch) - all(inlet.perStretch)) / perMm).toBeCloseTo(1.4, 2)
     expect(inlet.toothDeg).toBeCloseTo(18, 9)
   })
   test('two stages add up at the crank', () => {
@@ -90,9 +93,17 @@ describe('more than one wheel behind the driver', () => {
     )
     const [middle, inlet] = [effectsOn(staged, 'middle'), effectsOn(staged, 'inlet-cam')]
     // The lower chain alone, as a chain of its own; its lateness comes through to every camshaft whole.
-    expect(middle.perStretch).toBeGreaterThan(0)
-    expect(inlet.perStretch ?? 0).toBeGreaterThan(middle.perStretch ?? 0)
+    expect(Object.keys(inlet.perStretch ?? {})).toEqual(['lower', 'upper'])
+    expect(inlet.perStretch?.['lower']).toBeCloseTo(all(middle.perStretch), 9)
+    expect(all(middle.perStretch)).toBeGreaterThan(0)
     expect(inlet.toothDeg).toBeCloseTo(36, 9)
+  })
+  test('a camshaft between two banks stands in the block: no head brings it nearer', () => {
+    const vee = driveBench('twinCam', { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 })
+    const banks = vee.cylinders.map((cylinder, i) => ({ ...cylinder, bankId: `bank-${i}` }))
+    const between = placed({ ...vee, cylinders: banks }, { 'exhaust-cam': [-70, 300], 'inlet-cam': [70, 300] })
+    expect(effectsOn(between, 'inlet-cam').perSkim).toBeUndefined()
+    expect(Object.keys(effectsOn(between, 'inlet-cam').perStretch ?? {})).toEqual(['chain'])
   })
   test('a shaft that no loop drives has none of them', () => {
     const gears = driveBench('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })

@@ -1,4 +1,4 @@
 export * from './diagnose'
-export type { CauseCode, LobeRead, Readings } from './causes'
+export type { CauseCode, LobeRead, Measured, PerPart, Readings } from './causes'
 export * from './readingsOfJob'
 export * from './schools'

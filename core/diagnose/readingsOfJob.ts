@@ -3,7 +3,7 @@ import { driverOf, ratioOfShaft, solveLoop, toothWorth, walkDrive, type DriveLin
 import type { JobState } from '../ledger'
 import type { BuildSheet, Cam, Phase } from '../model'
 import { degFromRad, ratioValue, wrapToSigned } from '../units'
-import type { LobeRead, Readings } from './causes'
+import type { LobeRead, Measured, Readings } from './causes'
 
 /** Reading a calliper over a stretch of chain, one sigma, mm. Common practice, no source. */
 const CALLIPER_SIGMA_MM = 0.1
@@ -20,7 +20,7 @@ export function readingsOfJob(sheet: BuildSheet, state: JobState, phase: Phase):
   return {
     lobes,
     elongation: elongationOf(sheet, state),
-    skimmed: state.headHeight && { mm: state.headHeight.lowerMm, sigma: HEAD_SIGMA_MM },
+    skimmed: skimmedOf(sheet, state),
     cameRunning:
       Object.values(state.tensioners).every((at) => at === 'asArrived' || at === 'released' || at === 'proven') &&
       marks.every((read) => read.kind !== 'camMark' || read.approach === 'running'),
@@ -88,7 +88,8 @@ function swapped(sheet: BuildSheet, cam: Cam): LobeRead['ifSwapped'] {
   return { latenessDeg: wrapToSigned(b - a, 360), durationDeg: others - own }
 }
 
-/** What one percent of stretch, one millimetre off a head, or one of slack on the pulled runs does to a camshaft; and its tooth. */
+/** What one percent of stretch of each loop on its way, one millimetre off its head, or one of slack on a pulled run does to a shaft; and its
+ *  tooth. */
 export function effectsOn(
   sheet: BuildSheet,
   shaftId: string,
@@ -103,16 +104,29 @@ export function effectsOn(
   if (runs.length === 0 || runs.some((run) => !run)) return { toothDeg }
   const known = runs.flatMap((run) => run ?? [])
   const end = known.at(-1)
+  const bankId = bankOf(sheet, shaftId)
   return {
     toothDeg,
-    perStretch: known.reduce((sum, { lengthMm, perMmDeg }) => sum + (lengthMm / 100) * perMmDeg, 0),
-    perSkim: end?.perMmDeg,
-    perSlack: end?.perMmDeg,
+    perStretch: Object.fromEntries(
+      known.map(({ loopId, lengthMm, perMmDeg }) => [loopId, (lengthMm / 100) * perMmDeg]),
+    ),
+    ...(bankId !== undefined && end && { perSkim: { [bankId]: end.perMmDeg } }),
+    perSlack: Object.fromEntries(known.map(({ loopId, perMmDeg }) => [loopId, perMmDeg])),
   }
 }
 
+/** The bank whose head or block carries a camshaft; undefined for one that works several banks and lies between them. */
+function bankOf(sheet: BuildSheet, shaftId: string): string | undefined {
+  const cylinders = sheet.cams.flatMap((cam) => (cam.shaftId === shaftId ? [cam.cylinderId] : []))
+  const banks = new Set(sheet.cylinders.flatMap(({ id, bankId }) => (cylinders.includes(id) ? [bankId] : [])))
+  return banks.size === 1 ? [...banks][0] : undefined
+}
+
 /** The length of loop that is pulled between a wheel and its driver, and what a millimetre of it is worth at the crank. */
-function pulledRun(sheet: BuildSheet, link: DriveLink): { lengthMm: number; perMmDeg: number } | undefined {
+function pulledRun(
+  sheet: BuildSheet,
+  link: DriveLink,
+): { loopId: string; lengthMm: number; perMmDeg: number } | undefined {
   const loop = sheet.loops.find(({ id }) => id === link.by.id)
   const solved = loop && solveLoop(sheet, loop)
   const shaft = sheet.shafts.find(({ id }) => id === link.toShaftId)
@@ -131,26 +145,28 @@ function pulledRun(sheet: BuildSheet, link: DriveLink): { lengthMm: number; perM
   }
   const radius = members.find(({ memberId }) => memberId === wheelId)?.radiusMm
   const ratio = Math.abs(ratioValue(ratioOfShaft(sheet, shaft)))
-  return radius ? { lengthMm, perMmDeg: degFromRad(1 / radius) / ratio } : undefined
+  return radius ? { loopId: loop.id, lengthMm, perMmDeg: degFromRad(1 / radius) / ratio } : undefined
 }
 
 function elongationOf(sheet: BuildSheet, { chainLengths }: JobState): Readings['elongation'] {
-  const read = chainLengths.flatMap(({ loopId, overPitches, measuredMm }) => {
+  const worst: Record<string, Measured> = {}
+  for (const { loopId, overPitches, measuredMm } of chainLengths) {
     const pitchMm = sheet.loops.find(({ id }) => id === loopId)?.pitchMm?.value
-    return pitchMm
-      ? [
-          {
-            percent: 100 * (measuredMm / (overPitches * pitchMm) - 1),
-            sigma: (100 * CALLIPER_SIGMA_MM) / (overPitches * pitchMm),
-          },
-        ]
-      : []
+    if (!pitchMm) continue
+    const value = 100 * (measuredMm / (overPitches * pitchMm) - 1)
+    // Of several places on a loop the worst counts.
+    if ((worst[loopId]?.value ?? -Infinity) < value)
+      worst[loopId] = { value, sigma: (100 * CALLIPER_SIGMA_MM) / (overPitches * pitchMm) }
+  }
+  return Object.keys(worst).length > 0 ? worst : undefined
+}
+
+function skimmedOf({ banks }: BuildSheet, { headHeights }: JobState): Readings['skimmed'] {
+  const known = banks.flatMap(({ id }) => {
+    const said = headHeights[id] ?? headHeights['']
+    return said ? [[id, { value: said.lowerMm, sigma: HEAD_SIGMA_MM }] as const] : []
   })
-  // The worst of several places counts.
-  return read.reduce<Readings['elongation']>(
-    (worst, one) => (!worst || one.percent > worst.percent ? one : worst),
-    undefined,
-  )
+  return known.length > 0 ? Object.fromEntries(known) : undefined
 }
 
 /** What air past the thumb says against what the valves say: only a witness that does not look at the cams can tell them half a turn out. */

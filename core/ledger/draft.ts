@@ -22,7 +22,7 @@ export interface Draft {
   lash: Record<Phase, Record<string, EntryOf<'lash'>>>
   shims: Record<string, EntryOf<'shim'>>
   topLifts: Record<Phase, Record<string, EntryOf<'topLift'>>>
-  headHeight: EntryOf<'headHeight'> | undefined
+  headHeights: Record<string, EntryOf<'headHeight'>>
   targets: Record<string, EntryOf<'target'>>
   adjusted: EntryOf<'adjusted'>[]
   seats: Seats
@@ -69,7 +69,7 @@ export function startDraft(job: Job, sheet: BuildSheet, sheetId: string, zeros: 
     lash: { found: {}, set: {}, left: {} },
     shims: {},
     topLifts: { found: {}, set: {}, left: {} },
-    headHeight: undefined,
+    headHeights: {},
     targets: {},
     adjusted: [],
     seats: {},

@@ -90,7 +90,7 @@ function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
       draft.topLifts[entry.phase][entry.camId] = entry
       return
     case 'headHeight':
-      draft.headHeight = entry
+      draft.headHeights[entry.bankId ?? ''] = entry
       return
     case 'target':
       draft.targets[entry.shaftId] = entry

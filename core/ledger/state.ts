@@ -83,7 +83,8 @@ export interface JobState {
   /** The shim last said to sit under each valve's follower. */
   readonly shims: Readonly<Record<string, EntryOf<'shim'>>>
   readonly topLifts: Readonly<Record<Phase, Readonly<Record<string, EntryOf<'topLift'>>>>>
-  readonly headHeight: EntryOf<'headHeight'> | undefined
+  /** By bank, or under nothing where it was said of all. */
+  readonly headHeights: Readonly<Record<string, EntryOf<'headHeight'>>>
   /** Per shaft, what it is to be set to where that is not the book's. */
   readonly targets: Readonly<Record<string, EntryOf<'target'>>>
   readonly adjusted: readonly EntryOf<'adjusted'>[]

@@ -178,8 +178,8 @@ export const entrySchema = z.discriminatedUnion('kind', [
   kind('shim', { camId: idSchema, phase: phaseSchema, sizeMm: z.number().min(0.1).max(30) }),
   /** The most that a valve is lifted, where the sheet's lifts are told. */
   kind('topLift', { camId: idSchema, phase: phaseSchema, liftMm: z.number().min(0).max(100) }),
-  /** How much lower a head or block stands than its book height. */
-  kind('headHeight', { lowerMm: z.number().min(-5).max(20) }),
+  /** How much lower a head or block stands than its book height; of one bank, or of all. */
+  kind('headHeight', { lowerMm: z.number().min(-5).max(20), bankId: idSchema.optional() }),
   /** A chain or belt measured over so many pitches, pulled lightly. */
   kind('chainLength', {
     loopId: idSchema,

@@ -115,7 +115,7 @@ export function entryWords(entry: Entry, sheet: BuildSheet, entries: readonly En
     case 'topLift':
       return `Top lift ${phases[entry.phase]}, ${nameOf(sheet.cams, entry.camId)}: ${formatMm(entry.liftMm, 2)}`
     case 'headHeight':
-      return `Head or block lower than its book height by ${formatMm(entry.lowerMm, 2)}`
+      return `Head or block${entry.bankId ? ` of ${nameOf(sheet.banks, entry.bankId).toLowerCase()}` : ''} lower than its book height by ${formatMm(entry.lowerMm, 2)}`
     case 'chainLength':
       return `${nameOf(sheet.loops, entry.loopId)} measured: ${formatMm(entry.measuredMm)} over ${entry.overPitches} pitches`
     case 'adjusted':

@@ -62,16 +62,30 @@ export function ChainMeasure({ step }: { readonly step: Step }) {
 /** What a head or block has lost of its height. */
 export function HeadMeasure({ step }: { readonly step: Step }) {
   const { view, say } = useBench()
+  const { banks } = view.sheet
   const lower = useLengthField(`${view.job.id}:${step.id}:head-lower`)
+  const bank = useDraft(`${view.job.id}:${step.id}:head-bank`, banks[0]?.id ?? '')
   const write = () => {
     lower.ask()
     if (!lower.value) return
     const typed = [{ field: 'lower', text: lower.text }]
-    void say({ kind: 'headHeight', lowerMm: lower.value.value, typed, stepId: step.id })
+    const of = banks.length > 1 ? { bankId: bank.text } : {}
+    void say({ kind: 'headHeight', lowerMm: lower.value.value, ...of, typed, stepId: step.id })
     lower.drop()
   }
   return (
-    <Fold title="Measure the head or block" note={view.state.headHeight ? 'written' : 'was it skimmed?'}>
+    <Fold
+      title="Measure the head or block"
+      note={Object.keys(view.state.headHeights).length > 0 ? 'written' : 'was it skimmed?'}
+    >
+      {banks.length > 1 && (
+        <NativeSelect
+          label="Of which bank"
+          value={bank.text}
+          onChange={(event) => bank.setText(event.currentTarget.value)}
+          data={banks.map(({ id, name }) => ({ value: id, label: name }))}
+        />
+      )}
       <LengthInput
         field={lower}
         label="Lower than its book height by"

@@ -1,9 +1,9 @@
-import { bandOf, diagnose, effectsOn, readingsOfJob, type Diagnosis, type Readings } from '@link-count/core/diagnose'
+import { bandOf, diagnose, effectsOn, readingsOfJob, type Diagnosis, type Measured } from '@link-count/core/diagnose'
 import type { JobState } from '@link-count/core/ledger'
 import type { BuildSheet, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { fixed, formatLateness } from '@link-count/core/units'
-import { Figure } from '../../../../ui/Figure'
+import { Figure, type Opened } from '../../../../ui/Figure'
 import { bandWords, causeUnit, causeWords, nextReadingWords, schoolWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { ChainMeasure, HeadMeasure, TopLiftMeasure } from './Measure'
@@ -55,20 +55,20 @@ export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly pha
         </Fold>
       )}
       {sheet.school && <Bands school={sheet.school} phase={phase} />}
-      {readings.elongation && (
-        <p className="result">
-          Chain:{' '}
-          <Figure opened={openElongation(readings.elongation, sheet, state)}>
-            {fixed(readings.elongation.percent, 2)}% longer than new ± {fixed(2 * readings.elongation.sigma, 2)}%
+      {Object.entries(readings.elongation ?? {}).map(([loopId, grown]) => (
+        <p className="result" key={loopId}>
+          {nameOf(sheet.loops, loopId)}:{' '}
+          <Figure opened={openElongation(loopId, grown, sheet, state)}>
+            {fixed(grown.value, 2)}% longer than new ± {fixed(2 * grown.sigma, 2)}%
           </Figure>
         </p>
-      )}
-      {readings.skimmed && (
-        <p className="result">
-          Head or block: {fixed(readings.skimmed.mm, 2)} mm lower than the book ± {fixed(2 * readings.skimmed.sigma, 2)}{' '}
-          mm
+      ))}
+      {Object.entries(readings.skimmed ?? {}).map(([bankId, { value, sigma }]) => (
+        <p className="result" key={bankId}>
+          {sheet.banks.length > 1 ? `${nameOf(sheet.banks, bankId)}, head` : 'Head'} or block: {fixed(value, 2)} mm
+          lower than the book ± {fixed(2 * sigma, 2)} mm
         </p>
-      )}
+      ))}
       <ChainMeasure step={step} />
       <HeadMeasure step={step} />
       <TopLiftMeasure step={step} phase={phase} />
@@ -76,22 +76,26 @@ export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly pha
   )
 }
 
+const nameOf = (parts: readonly { readonly id: string; readonly name: string }[], id: string) =>
+  parts.find((one) => one.id === id)?.name ?? ''
+
 function openElongation(
-  { percent, sigma }: NonNullable<Readings['elongation']>,
+  loopId: string,
+  { value, sigma }: Measured,
   sheet: BuildSheet,
   { chainLengths }: JobState,
-) {
+): Opened {
+  const loop = sheet.loops.find(({ id }) => id === loopId)
   return {
-    title: 'How much the chain has grown',
-    value: `${fixed(percent, 2)}%`,
+    title: `How much the ${loop?.name.toLowerCase() ?? 'chain'} has grown`,
+    value: `${fixed(value, 2)}%`,
     plusMinus: `${fixed(2 * sigma, 2)}%`,
-    readings: chainLengths.map(({ loopId, overPitches, measuredMm }) => {
-      const loop = sheet.loops.find(({ id }) => id === loopId)
-      return {
-        label: `${loop?.name ?? 'Chain'}, over ${overPitches} pitches of ${loop?.pitchMm?.typed ?? 'unknown pitch'}`,
+    readings: chainLengths
+      .filter((one) => one.loopId === loopId)
+      .map(({ overPitches, measuredMm }) => ({
+        label: `Over ${overPitches} pitches of ${loop?.pitchMm?.typed ?? 'unknown pitch'}`,
         value: `${fixed(measuredMm, 2)} mm`,
-      }
-    }),
+      })),
     formula:
       'Measured over so many pitches, less those pitches new, over the same; the worst of several places counts.',
     source: 'General engineering. What a calliper is read to, a tenth of a millimetre, is common practice.',
@@ -100,12 +104,15 @@ function openElongation(
 
 /** What else a stretched chain drives is late with it. */
 function SharesTheChain({ said, sheet }: { said: Diagnosis; sheet: BuildSheet }) {
-  const stretch = said.fits.find(({ causes }) => causes.includes('stretch'))?.size
+  const stretch = said.fits.find(({ causes }) => causes.includes('stretch'))?.sizes
   const late = sheet.shafts
     .filter(({ kind }) => kind === 'pump' || kind === 'magneto')
     .flatMap(({ id, name }) => {
-      const per = effectsOn(sheet, id).perStretch
-      return per === undefined || stretch === undefined ? [] : [`${name.toLowerCase()} ${fixed(per * stretch, 1)}°`]
+      const deg = Object.entries(effectsOn(sheet, id).perStretch ?? {}).reduce(
+        (sum, [loopId, per]) => sum + per * (stretch?.[loopId] ?? 0),
+        0,
+      )
+      return deg === 0 ? [] : [`${name.toLowerCase()} ${fixed(deg, 1)}°`]
     })
   if (stretch === undefined) return null
   return late.length === 0 ? null : (
@@ -126,7 +133,7 @@ function titleOf({ verdict, fits }: Diagnosis): string {
   }
 }
 
-function sizeWords({ causes, size, teeth }: Diagnosis['fits'][number], sheet: BuildSheet): string {
+function sizeWords({ causes, size, sizes = {}, teeth }: Diagnosis['fits'][number], sheet: BuildSheet): string {
   const moved = Object.entries(teeth)
     .filter(([, n]) => n !== 0)
     .map(([shaftId, n]) => {
@@ -135,7 +142,14 @@ function sizeWords({ causes, size, teeth }: Diagnosis['fits'][number], sheet: Bu
     })
   const sized = causes.find((cause) => causeUnit[cause])
   const unit = sized && causeUnit[sized]
-  const parts = [...moved, ...(size !== undefined && unit ? [`${fixed(size, unit.decimals)}${unit.unit}`] : [])]
+  const parted = Object.entries(sizes)
+    .filter(([, of]) => unit && of >= 0.5 * 10 ** -unit.decimals)
+    .map(
+      ([id, of]) =>
+        `${nameOf([...sheet.loops, ...sheet.banks], id).toLowerCase()} ${fixed(of, unit?.decimals ?? 0)}${unit?.unit ?? ''}`,
+    )
+  const whole = size !== undefined && unit ? [`${fixed(size, unit.decimals)}${unit.unit}`] : []
+  const parts = [...moved, ...(Object.keys(sizes).length > 1 ? parted : whole)]
   return parts.length > 0 ? `: ${parts.join(', ')}.` : '.'
 }
 
