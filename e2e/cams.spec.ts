@@ -21,6 +21,17 @@ async function zeroAtFive(actor: MouseHand) {
   await expect(actor.page.locator('.step-panel .result').first()).toContainText('proved')
 }
 
+/** One cylinder, its cam on gears, the inlet 10/50; made safe, the zero found, at what is read as found. */
+async function readySideValve(actor: MouseHand, more: readonly (readonly [string, string])[]) {
+  await beginEngine(actor, { name: 'Side valve', cylinders: '1', drive: 'gears only', meet: FREE })
+  for (const [label, text] of [['Inlet opens, before TDC', '10'], ['Inlet closes, after BDC', '50'], ...more] as const)
+    await actor.write(label, text)
+  await actor.page.keyboard.press('Tab')
+  await startSafely(actor)
+  await zeroAtFive(actor)
+  await actor.press(/^As found/)
+}
+
 async function events(actor: MouseHand, opens: string, closes: string) {
   await actor.open('Opening and closing')
   await actor.write('Opens: the degree wheel reads', opens)
@@ -150,18 +161,10 @@ test('a V-twin set half a turn out is caught: air against the valves, and all ro
 /* A gap of 0.30 and a blade of 0.10: it nips at 0.20 of lift, which is this book's own. */
 test('a side-valve engine by feelers: the blade nips and frees', async ({ page }) => {
   const actor = new MouseHand(page)
-  await beginEngine(actor, { name: 'Side valve', cylinders: '1', drive: 'gears only', meet: FREE })
-  for (const [label, text] of [
-    ['Inlet opens, before TDC', '10'],
-    ['Inlet closes, after BDC', '50'],
+  await readySideValve(actor, [
     ['Inlet: at a lift of', '0.2 mm'],
     ['Inlet lash, cold', '0.3 mm'],
-  ] as const)
-    await actor.write(label, text)
-  await page.keyboard.press('Tab')
-  await startSafely(actor)
-  await zeroAtFive(actor)
-  await actor.press(/^As found/)
+  ])
   await actor.open('Opening and closing')
   await page.getByText('By feeler blade').click()
   await actor.write('The blade is', '0.4 mm')
@@ -186,19 +189,11 @@ test('a side-valve engine by feelers: the blade nips and frees', async ({ page }
 /* Opens 10 before and closes 50 after, at 350 and 590 on the cycle, read 6 late and 6 early on a wheel 5 on: phase 0, open for 12 less. */
 test('a lobe that opens late and closes early: its top lift tells that it is worn', async ({ page }) => {
   const actor = new MouseHand(page)
-  await beginEngine(actor, { name: 'Worn', cylinders: '1', drive: 'gears only', meet: FREE })
-  for (const [label, text] of [
-    ['Inlet opens, before TDC', '10'],
-    ['Inlet closes, after BDC', '50'],
+  await readySideValve(actor, [
     ['Inlet: at a lift of', '0.5 mm'],
     ['Inlet top lift', '9 mm'],
     ['Inlet lash, cold', '0.3 mm'],
-  ] as const)
-    await actor.write(label, text)
-  await page.keyboard.press('Tab')
-  await startSafely(actor)
-  await zeroAtFive(actor)
-  await actor.press(/^As found/)
+  ])
   await events(actor, '1', '229')
   await expect(wrong(page)).toContainText('Not enough to tell: 2 causes fit')
   await expect(wrong(page)).toContainText('Measure the lash of these valves.')

@@ -11,7 +11,8 @@ import {
 } from '@link-count/core/model'
 import { parseDirection, parseLength } from '@link-count/core/units'
 import { demoJobs, type DemoJob } from './demoJobs'
-import { demoEngines, type DemoEngine } from './scenario'
+import type { DemoEngine } from './demoEngine'
+import { demoEngines } from './scenario'
 
 const STARTED = '2026-09-14T08:00:00.000Z'
 

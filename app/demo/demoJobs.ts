@@ -2,7 +2,7 @@ import { cautionsFor } from '@link-count/core/runSheet'
 import { PART_IDS as ids } from '@link-count/core/starters'
 import type { CountRule, EntryDraft, Phase } from '@link-count/core/model'
 import { parseLength } from '@link-count/core/units'
-import type { DemoEngine } from './scenario'
+import type { DemoEngine } from './demoEngine'
 
 export interface DemoJob {
   readonly id: string

@@ -1,24 +1,8 @@
 import { wrapToSigned } from '../units'
-import {
-  camSwapped,
-  halfTurn,
-  lash,
-  lateBy,
-  mark,
-  nothing,
-  skim,
-  slack,
-  stretch,
-  stretchAndSkim,
-  teeth,
-  wear,
-  wrongCam,
-  wrongLift,
-  type CauseCode,
-  type PerPart,
-  type Prediction,
-  type Readings,
-} from './causes'
+import { halfTurn, lateBy, skim, slack, stretch, stretchAndSkim, teeth } from './lateCauses'
+import { camSwapped, lash, mark, wear, wrongCam, wrongLift } from './lobeCauses'
+import { nothing } from './predict'
+import type { CauseCode, PerPart, Prediction, Readings } from './readings'
 
 export type NextReading =
   | 'witnessByAir'

@@ -3,7 +3,7 @@ import { driverOf, ratioOfShaft, solveLoop, toothWorth, walkDrive, type DriveLin
 import type { JobState } from '../ledger'
 import type { BuildSheet, Cam, Phase } from '../model'
 import { degFromRad, ratioValue, wrapToSigned } from '../units'
-import type { LobeRead, Measured, Readings } from './causes'
+import type { LobeRead, Measured, Readings } from './readings'
 
 /** Reading a calliper over a stretch of chain, one sigma, mm. Common practice, no source. */
 const CALLIPER_SIGMA_MM = 0.1

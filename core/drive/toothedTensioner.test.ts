@@ -1,23 +1,10 @@
 import { expect, test } from 'vitest'
 import { PART_IDS as ids } from '../starters'
-import type { BuildSheet } from '../model'
-import { sheetWith } from '../testing/threeMembers'
+import { sheetWithToothedTensioner } from '../testing/threeMembers'
 import { solveLoop, sprocketRadiusMm } from '.'
 
-const jockey = (teeth: number): BuildSheet => {
-  const sheet = sheetWith({})
-  return {
-    ...sheet,
-    members: sheet.members.map((member) =>
-      member.id === ids.tensioner
-        ? { ...member, radiusMm: undefined, teeth: { value: teeth, typed: String(teeth), trust: 'measured' } }
-        : member,
-    ),
-  } as BuildSheet
-}
-
 test('a tensioner with teeth takes up the slack with the size that its teeth give it', () => {
-  const sheet = jockey(15)
+  const sheet = sheetWithToothedTensioner(15)
   const solved = solveLoop(sheet, sheet.loops[0] as never)
   if (!solved.ok) throw new Error(solved.error.code)
   const own = solved.value.members.find(({ memberId }) => memberId === ids.tensioner)

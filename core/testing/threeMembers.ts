@@ -40,3 +40,14 @@ export function sheetWith({
     }),
   }
 }
+
+/** The same with teeth on its tensioner instead of a shoe. */
+export function sheetWithToothedTensioner(teeth: number): BuildSheet {
+  const sheet = sheetWith({})
+  return {
+    ...sheet,
+    members: sheet.members.map(({ radiusMm, ...member }) =>
+      member.id === ids.tensioner ? { ...member, teeth: known(teeth) } : { ...member, ...(radiusMm && { radiusMm }) },
+    ),
+  }
+}

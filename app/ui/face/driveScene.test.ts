@@ -4,20 +4,8 @@ import type { BuildSheet } from '@link-count/core/model'
 import { PART_IDS as ids } from '@link-count/core/starters'
 import { driveBench } from '@link-count/core/testing/driveBench'
 import { ringOfCams } from '@link-count/core/testing/ringOfCams'
-import { sheetWith } from '@link-count/core/testing/threeMembers'
+import { sheetWith, sheetWithToothedTensioner } from '@link-count/core/testing/threeMembers'
 import { AS_MARKED, countedPin, makeDriveScene, type DriveScene } from './driveScene'
-
-const jockey = (teeth: number): BuildSheet => {
-  const sheet = sheetWith({})
-  return {
-    ...sheet,
-    members: sheet.members.map((member) =>
-      member.id === ids.tensioner
-        ? { ...member, teeth: { value: teeth, typed: `${teeth}`, trust: 'measured' } }
-        : member,
-    ),
-  }
-}
 
 /** The most that a pin lying on a wheel stands off the middle of the nearest gap, in teeth. */
 function worstSeat(scene: DriveScene, crankDeg: number): number {
@@ -41,7 +29,7 @@ describe('the drive as it is drawn', () => {
   const sheets = {
     'two sprockets and a shoe': sheetWith({}),
     'the other way round': sheetWith({ running: 'anticlockwise' }),
-    'a toothed tensioner': jockey(15),
+    'a toothed tensioner': sheetWithToothedTensioner(15),
     'a belt round five cams': ringOfCams(5, 'toothedBelt'),
   }
   test.each(Object.entries(sheets))('%s: every pin lies in a gap, wherever the crank stands', (_name, sheet) => {
@@ -66,7 +54,7 @@ describe('the drive as it is drawn', () => {
     )
   })
   test('a wheel that a loop turns without a shaft turns the way it is passed, tooth by pitch', () => {
-    const scene = makeDriveScene(jockey(15), AS_MARKED)
+    const scene = makeDriveScene(sheetWithToothedTensioner(15), AS_MARKED)
     const [crank, loose] = [ids.crankSprocket, ids.tensioner].map((id) => scene.turnOf(id, 90) - scene.turnOf(id, 0))
     // 19 teeth by a quarter turn are 4.75 pitches, 114° of 15 teeth; passed outside it turns the other way.
     expect(crank).toBeCloseTo(-90, 9)

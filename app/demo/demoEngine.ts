@@ -1,0 +1,77 @@
+import type { Topology } from '@link-count/core/starters'
+
+export interface DemoDrive {
+  readonly shape: Topology
+  readonly teeth: Readonly<Record<string, number>>
+  /** Distance from the crank and direction, as typed. */
+  readonly places?: Readonly<Record<string, readonly [distance: string, direction: string]>>
+  readonly radii?: Readonly<Record<string, string>>
+  readonly pitches?: Readonly<Record<string, string>>
+  readonly links?: Readonly<Record<string, number>>
+  /** Places of couplings, by the shaft they drive. */
+  readonly splines?: Readonly<Record<string, number>>
+  /** Where the marks of wheels point in the pose. */
+  readonly marks?: Readonly<Record<string, string>>
+}
+
+export interface DemoMark {
+  readonly id: string
+  readonly name: string
+  readonly where: string
+  readonly cutFor: 'tdc' | 'spark' | 'casting'
+  /** Degrees after TDC that it claims. */
+  readonly claim?: number
+}
+
+/** The workshop of a small museum on a tidal island that keeps its machines running. Places, machines and figures are invented. */
+export interface DemoEngine {
+  readonly id: string
+  readonly name: string
+  readonly description: string
+  readonly cylinders: number
+  readonly layout?: 'inLine' | 'vee' | 'flat'
+  /** Directions of the banks, as they are typed. */
+  readonly banks?: readonly string[]
+  /** Crankpins of the cylinders after the first one's. */
+  readonly crankpins?: readonly number[]
+  readonly firingOrder?: string
+  /** Typed firing TDCs; what axes, crankpins and order settle is left out. */
+  readonly firingDeg: readonly number[]
+  readonly running?: 'clockwise' | 'anticlockwise'
+  readonly sides: readonly [timing: string, opposite: string]
+  readonly interference: 'yes' | 'no' | 'unknown'
+  readonly fuel: 'petrol' | 'paraffin' | 'diesel' | 'gas'
+  readonly starting: 'battery' | 'hand' | 'air'
+  readonly stroke?: string
+  readonly rod?: string
+  readonly pinOffset?: string
+  readonly plugDepth?: string
+  readonly rim?: string
+  readonly rimMarks?: readonly DemoMark[]
+  readonly crankTeeth?: number
+  readonly camTeeth?: number
+  /** A drive of another shape: teeth, radii and places by part, pitches and links by loop. */
+  readonly drive?: DemoDrive
+  readonly pitch?: string
+  readonly links?: number
+  readonly distance?: string
+  readonly direction?: string
+  readonly tensionerRadius?: string
+  readonly tensioner: boolean
+  readonly guide?: { readonly distance: string; readonly direction: string; readonly radius: string }
+  /** Clock face or degrees clockwise from straight up, seen from the timing side, in the pose. */
+  readonly crankMark?: string
+  readonly camMark?: string
+  readonly camMarkMeets: string
+  readonly inlet?: readonly [opens: number, closes: number]
+  readonly exhaust?: readonly [opens: number, closes: number]
+  readonly checkingLift?: string
+  readonly topLift?: readonly [inlet: string, exhaust: string]
+  /** Where the lobes point at full lift, hours seen from the timing side. */
+  readonly fullLiftClock?: readonly [inlet: number, exhaust: number]
+  /** Places to the turn of hubs, by wheel. */
+  readonly hubs?: Readonly<Record<string, number>>
+  readonly school?: 'roadDiesel' | 'marine'
+  readonly lash?: readonly [inlet: string, exhaust: string]
+  readonly tolerance?: number
+}
