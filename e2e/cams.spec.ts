@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { MouseHand } from './actor'
 import { beginEngine, startSafely } from './beginEngine'
+import { countTo, stagedTeeth } from './countTo'
 
 const FREE = 'no, free-running'
 
@@ -130,6 +131,66 @@ test('a twin-cam engine, a tooth out on one cam and both late from the chain, pu
   await expect(page.locator('.result', { hasText: 'Exhaust camshaft' })).toContainText('proved')
   await actor.press('Ledger')
   await expect(page.getByText(/^Moved: Hub of the inlet sprocket/)).toBeVisible()
+})
+
+/* 21 to 28 and 18 to 27: a tooth of the upper chain is 360/27·2 = 26.67° of the crank. Both camshafts read that late though every count is the book's, so
+ * the marks lie. Inlet 17/57, exhaust 60/20, TDC at 5 on the wheel: 343 + 31.67 = 14.67, 597 + 31.67 = 268.67; 120 + 31.67 = 151.67, 380 + 31.67 = 51.67. */
+test('counted right and a tooth late all the same: one move for both, and the counts that then prove it', async ({
+  page,
+}) => {
+  const actor = new MouseHand(page)
+  await beginEngine(actor, {
+    name: 'Marks that lie',
+    cylinders: '4',
+    drive: 'two chains over an intermediate shaft',
+    meet: 'yes, interference',
+  })
+  for (const [label, text] of [
+    ...stagedTeeth,
+    ['Pitches in the whole lower chain', '60'],
+    ['Pitches in the whole upper chain', '102'],
+    ['From large intermediate sprocket mark to crank sprocket mark', '21'],
+    ['From exhaust sprocket mark to inlet sprocket mark', '25'],
+    ['From inlet sprocket mark to small intermediate sprocket mark', '35'],
+    ['Cam may be out by, at the crank', '2'],
+    ['Inlet opens, before TDC', '17'],
+    ['Inlet closes, after BDC', '57'],
+    ['Inlet: at a lift of', '0.5 mm'],
+    ['Exhaust opens, before BDC', '60'],
+    ['Exhaust closes, after TDC', '20'],
+    ['Exhaust: at a lift of', '0.5 mm'],
+  ] as const)
+    await actor.write(label, text)
+  await page.keyboard.press('Tab')
+  await startSafely(actor)
+  await zeroAtFive(actor)
+  await actor.press(/^As found: exhaust camshaft/)
+  await events(actor, '151.7', '51.7')
+  await actor.press(/^As found: inlet camshaft/)
+  await events(actor, '14.7', '268.7')
+  await expect(move(page)).toContainText('not counted: only teeth of the last loop')
+  await actor.open('Count the tight run')
+  await actor.press('First no, last yes')
+  await actor.choose('Counting', /Lower chain: Large intermediate/)
+  await countTo(actor, 21, /^At the crank sprocket mark: 21/)
+  await actor.choose('Counting', /Upper chain: Inlet sprocket mark to Small/)
+  await countTo(actor, 35, /^At the small intermediate sprocket mark: 35/)
+  await actor.choose('Counting', /Upper chain: Exhaust sprocket mark to Inlet/)
+  await countTo(actor, 25, /^At the inlet sprocket mark: 25/)
+  await expect(move(page).getByRole('listitem').first()).toHaveText(
+    'Lay the upper chain one tooth further round the small intermediate sprocket, clockwise.',
+  )
+  await expect(move(page)).toContainText('34.0 pitches from the inlet sprocket mark')
+  await expect(move(page)).toContainText('The marks of the upper chain then no longer meet as the book has them')
+  await actor.press('It is moved so')
+  const guard = page.getByLabel('Guard', { exact: true })
+  await expect(guard).toContainText('chain on but not counted')
+  await actor.press(/^Chain on: count: upper chain/)
+  await actor.choose('Counting', 'Inlet sprocket mark to Small intermediate sprocket mark')
+  await countTo(actor, 34, /^At the small intermediate sprocket mark: 34/)
+  await countTo(actor, 25, /^At the inlet sprocket mark: 25/)
+  await expect(page.getByText(/The upper chain lies right/)).toBeVisible()
+  await expect(guard).toContainText('May be turned by hand')
 })
 
 test('a V-twin set half a turn out is caught: air against the valves, and all round the cycle', async ({ page }) => {

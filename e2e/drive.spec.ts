@@ -1,18 +1,9 @@
 import { expect, test, type Page } from '@playwright/test'
 import { MouseHand } from './actor'
 import { beginEngine, startSafely } from './beginEngine'
+import { countTo, stagedTeeth } from './countTo'
 
 const guard = (page: Page) => page.getByLabel('Guard', { exact: true })
-
-/** Counts with the space bar, as a helper with one free hand does. */
-async function countTo(actor: MouseHand, n: number, mark: RegExp) {
-  const { page } = actor
-  const counter = page.getByRole('button', { name: /counted\. Touch for each/ })
-  await counter.focus()
-  for (let i = 0; i < n; i++) await page.keyboard.press('Space')
-  await expect(counter).toHaveAccessibleName(new RegExp(`^${n} counted`))
-  await actor.press(mark)
-}
 
 const INTERFERENCE = 'yes, interference'
 
@@ -20,14 +11,6 @@ async function makeSafe(actor: MouseHand) {
   await startSafely(actor)
   await actor.press('Go on')
 }
-
-const teeth: readonly (readonly [string, string])[] = [
-  ['Teeth, crank sprocket', '21'],
-  ['Teeth, large intermediate sprocket', '28'],
-  ['Teeth, small intermediate sprocket', '18'],
-  ['Teeth, exhaust sprocket', '27'],
-  ['Teeth, inlet sprocket', '27'],
-]
 
 /* 21 to 28 and 18 to 27 is 1/2; one tooth of 27 at half speed is 360 / 27 · 2 = 26.67° of the crank. The inlet camshaft stands 433.5 mm
  * from the crank and, by hand, sqrt(433.5² + 168² - 2·433.5·168·cos 16°) = 276.0 mm from the intermediate shaft. */
@@ -41,7 +24,7 @@ test('a two-stage twin-cam drive from calliper distances: a tooth out on one cam
     drive: 'two chains over an intermediate shaft',
     meet: INTERFERENCE,
   })
-  for (const [label, n] of teeth) await actor.write(label, n)
+  for (const [label, n] of stagedTeeth) await actor.write(label, n)
   await actor.write('Centre of the crank to centre of the intermediate shaft', '168 mm')
   await actor.write('Intermediate shaft stands towards', '-6')
   await actor.write('Centre of the crank to centre of the exhaust camshaft', '435.5 mm')
@@ -113,7 +96,7 @@ test('the same with counts only: no distances, the counts of the book', async ({
     drive: 'two chains over an intermediate shaft',
     meet: INTERFERENCE,
   })
-  for (const [label, n] of teeth) await actor.write(label, n)
+  for (const [label, n] of stagedTeeth) await actor.write(label, n)
   await actor.write('Pitches in the whole lower chain', '60')
   await actor.write('Pitches in the whole upper chain', '102')
   await actor.write('From large intermediate sprocket mark to crank sprocket mark', '21')
