@@ -6,7 +6,7 @@ import { parseClaim } from '../../ui/wording'
 
 export interface TypedAngles {
   readonly angles: readonly RimAngle[]
-  /** Lines that could not be read. */
+  /** Lines that could not be read, or were too many. */
   readonly refused: readonly string[]
 }
 
@@ -34,6 +34,9 @@ export function ownAngles(sheet: BuildSheet): RimAngle[] {
   return [...joined.values()]
 }
 
+/** More marks than that cannot be told apart on a rim. */
+const MOST_ANGLES = 60
+
 /** Angles as somebody writes them, one a line: "spark: 28 before". */
 export function typedAngles(text: string): TypedAngles {
   const angles: RimAngle[] = []
@@ -41,8 +44,9 @@ export function typedAngles(text: string): TypedAngles {
   for (const line of text.split('\n').filter((one) => one.trim() !== '')) {
     const [, name = '', angle = ''] = /^(.*?)[:,]\s*([^:,]+)$/.exec(line.trim()) ?? []
     const read = parseClaim(angle)
-    if (name.trim() !== '' && read.ok) angles.push({ name: name.trim().slice(0, 40), afterDeg: read.value })
+    if (name.trim() !== '' && read.ok && angles.length < MOST_ANGLES)
+      angles.push({ name: name.trim().slice(0, 40), afterDeg: read.value })
     else refused.push(line.trim())
   }
-  return { angles: angles.slice(0, 60), refused }
+  return { angles, refused }
 }
