@@ -1,3 +1,4 @@
+import { useMemo } from 'react'
 import { bandOf, diagnose, effectsOn, readingsOfJob, type Diagnosis, type Measured } from '@link-count/core/diagnose'
 import type { JobState } from '@link-count/core/ledger'
 import type { BuildSheet, Phase } from '@link-count/core/model'
@@ -12,9 +13,11 @@ import { Fold } from '../../../../ui/Fold'
 /** Phase against duration over all camshafts: what fits, what is ruled out and by how much, and the reading that would settle it. */
 export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly phase: Phase }) {
   const { sheet, state } = useBench().view
-  const readings = readingsOfJob(sheet, state, phase)
+  const { readings, said } = useMemo(() => {
+    const read = readingsOfJob(sheet, state, phase)
+    return { readings: read, said: diagnose(read) }
+  }, [sheet, state, phase])
   if (readings.lobes.length === 0) return null
-  const said = diagnose(readings)
   return (
     <section className="diagnosis" aria-label="What is wrong">
       <h3>{titleOf(said)}</h3>
