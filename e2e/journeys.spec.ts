@@ -36,6 +36,19 @@ test.describe('on a phone', () => {
     await retime(new TouchHand(page))
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
   })
+  test('any step and the ledger are reached from the folded list, each by a touch wide enough', async ({ page }) => {
+    await page.goto('/demo/job/job-tourer-1')
+    await page.getByText(/^Step 16 of 16/).tap()
+    const step = page.getByRole('button', { name: /As found: inlet/ }).filter({ visible: true })
+    expect((await step.boundingBox())?.height).toBeGreaterThanOrEqual(48)
+    await step.tap()
+    await expect(page.getByText(/^Step 6 of 16/)).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'As found: inlet camshaft' })).toBeVisible()
+    await expect(step).toBeHidden()
+    await page.getByText(/^Step 6 of 16/).tap()
+    await page.getByRole('button', { name: 'Ledger' }).filter({ visible: true }).tap()
+    await expect(page.getByRole('dialog', { name: 'Ledger' })).toBeVisible()
+  })
 })
 
 test('the page is closed in the middle of a count and comes back to the same place', async ({ page, context }) => {

@@ -131,9 +131,9 @@ function JobBench({ view }: { view: JobView }) {
                 }))}
               />
               {/* Keyed by the step: choosing one folds the list away. */}
-              <details key={shown?.step.id}>
+              <details className="section" key={shown?.step.id}>
                 <summary>
-                  Step {at + 1} of {steps.length}
+                  Step {at + 1} of {steps.length} <span className="soft">all steps, and the ledger</span>
                 </summary>
                 <SheetList steps={steps} shown={shown?.step} />
                 <Button variant="quiet" onClick={() => setDialog('ledger')}>
