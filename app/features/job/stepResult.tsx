@@ -30,17 +30,25 @@ export function stepResult(step: Step, status: StepStatus, view: JobView): React
       return state.half.known === 'unknown' ? '' : state.half.known === 'conflict' ? 'conflict' : 'one witness'
     case 'asFound':
     case 'twoTurns': {
-      const camshaft = step.kind === 'asFound' ? shaftId : (sheet.shafts.find(({ kind }) => kind === 'cam')?.id ?? '')
-      const timing = state.timing[camshaft]?.[step.kind === 'asFound' ? 'found' : 'left']
-      if (!timing) return ''
-      return timing.proved ? (
-        <span className="proved">{formatLateness(timing.latenessDeg)}</span>
+      const camshafts = sheet.shafts.filter(
+        ({ id, kind }) => kind === 'cam' && (step.kind === 'twoTurns' || id === shaftId),
+      )
+      const read = camshafts.map(({ id }) => state.timing[id]?.[step.kind === 'asFound' ? 'found' : 'left'])
+      const worst = read.reduce(
+        (most, one) => (one && (!most || Math.abs(one.latenessDeg) > Math.abs(most.latenessDeg)) ? one : most),
+        undefined,
+      )
+      if (!worst) return ''
+      return read.every((one) => one?.proved) ? (
+        <span className="proved">{formatLateness(worst.latenessDeg)}</span>
       ) : (
-        formatLateness(timing.latenessDeg)
+        formatLateness(worst.latenessDeg)
       )
     }
     case 'poseChainOff': {
-      const off = state.live.findLast((entry) => entry.kind === 'loop' && entry.change === 'off')
+      const off = state.live.findLast(
+        (entry) => entry.kind === 'loop' && entry.change === 'off' && entry.loopId === step.targetIds[0],
+      )
       return off ? formatClock(off.at) : ''
     }
     case 'setCam': {
