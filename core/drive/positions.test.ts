@@ -59,6 +59,21 @@ describe('where a shaft stands', () => {
     )
     expect([at(calliper, 'a'), at(calliper, 'b')]).toEqual([undefined, undefined])
   })
+  test('a shaft that splines join to another stands on its axis, unless it was measured elsewhere', () => {
+    const joined: BuildSheet = {
+      ...withShafts({ id: 'a' }, { id: 'b', position: { how: 'xy', xMm: known(7), yMm: known(8) } }),
+      couplings: [
+        { id: 's', kind: 'spline', fromId: 'up', toId: 'a' },
+        { id: 't', kind: 'dog', fromId: 'a', toId: 'b' },
+      ],
+    }
+    expect([at(joined, 'a'), at(joined, 'b')]).toEqual([
+      { x: 0, y: 200 },
+      { x: 7, y: 8 },
+    ])
+    const round: BuildSheet = { ...joined, couplings: [{ id: 's', kind: 'spline', fromId: 'a', toId: 'a' }] }
+    expect(at(round, 'a')).toBeUndefined()
+  })
   test('by calliper from two: left or right of the line from the first to the second', () => {
     // From (0,0) and (0,200): 150 and 250 is the right angle 150-200-250 at the crank.
     const left = withShafts({ id: 'a', position: byCalliper('left', ['crank', 150], ['up', 250]) })

@@ -7,7 +7,11 @@ import { ratioOfShaft } from './walkDrive'
  *  Shafts that lean on each other in a ring are not known either. */
 export function shaftPoint(sheet: BuildSheet, shaft: Shaft, seen: readonly string[] = []): Point | undefined {
   if (seen.includes(shaft.id)) return undefined
-  return shaft.position && pointOf(sheet, shaft.position, [...seen, shaft.id])
+  const own = shaft.position && pointOf(sheet, shaft.position, [...seen, shaft.id])
+  if (own) return own
+  const joint = sheet.couplings.find(({ kind, toId }) => kind !== 'gearMesh' && toId === shaft.id)
+  const other = sheet.shafts.find(({ id }) => id === joint?.fromId)
+  return other && shaftPoint(sheet, other, [...seen, shaft.id])
 }
 
 export function pointOf(sheet: BuildSheet, position: Position, seen: readonly string[] = []): Point | undefined {

@@ -33,14 +33,7 @@ export function ShaftFields({ shaft }: { readonly shaft: Shaft }) {
           onChoose={(kind) => apply(patchShaft(shaft.id, (one) => ({ ...one, kind })))}
         />
       )}
-      {!isCrank && (
-        <PlaceFields
-          id={shaft.id}
-          name={shaft.name}
-          position={shaft.position}
-          set={(change) => patchShaft(shaft.id, (one) => ({ ...one, position: change(one.position) }))}
-        />
-      )}
+      {!isCrank && <Place shaft={shaft} />}
       <div className="row wide-field">
         {own
           .filter(({ kind }) => kind === 'gear')
@@ -62,6 +55,29 @@ export function ShaftFields({ shaft }: { readonly shaft: Shaft }) {
       </div>
       {!isCrank && <JoinTo shaft={shaft} />}
     </div>
+  )
+}
+
+/** Where a shaft stands; one that splines or dogs join to another stands on that one's axis. */
+function Place({ shaft }: { shaft: Shaft }) {
+  const { sheet } = useSheetEditor()
+  const joint = sheet.couplings.find(({ kind, toId }) => kind !== 'gearMesh' && toId === shaft.id)
+  const other = sheet.shafts.find(({ id }) => id === joint?.fromId)
+  const driven = sheet.members.some(({ shaftId, kind }) => shaftId === shaft.id && kind !== 'hub')
+  if (other && !driven) {
+    return (
+      <p className="soft">
+        The {shaft.name.toLowerCase()} stands on the axis of the {other.name.toLowerCase()}.
+      </p>
+    )
+  }
+  return (
+    <PlaceFields
+      id={shaft.id}
+      name={shaft.name}
+      position={shaft.position}
+      set={(change) => patchShaft(shaft.id, (one) => ({ ...one, position: change(one.position) }))}
+    />
   )
 }
 
