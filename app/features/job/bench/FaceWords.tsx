@@ -109,35 +109,32 @@ function RunNames({
     x: projection.x({ x: run.from.x + (run.to.x - run.from.x) * share, y: 0 }),
     y: projection.y({ x: 0, y: run.from.y + (run.to.y - run.from.y) * share }),
   })
-  const wheels = loop.solved.members.filter(({ teeth }) => teeth)
-  const centreX = projection.x({ x: wheels.reduce((sum, { centre }) => sum + centre.x, 0) / wheels.length, y: 0 })
-  const out = (x: number, wide: boolean) =>
-    x > centreX ? { dx: wide ? 62 : 30, anchor: 'start' as const } : { dx: wide ? -62 : -22, anchor: 'end' as const }
+  const inside = loop.solved.members.find(({ memberId }) => memberId === loop.solved.driverId)?.side ?? 1
+  /** Beside a run on the outer side of its loop, so far off; told from the end that is nearer. */
+  const beside = (run: (typeof drawn)[number], share: number, off: number) => {
+    const { x, y } = middle(run, share)
+    const length = Math.hypot(run.to.x - run.from.x, run.to.y - run.from.y) || 1
+    const outX = (projection.mirror * inside * (run.to.y - run.from.y)) / length
+    const outY = (inside * (run.to.x - run.from.x)) / length
+    const textAnchor = outX > 0.3 ? ('start' as const) : outX < -0.3 ? ('end' as const) : ('middle' as const)
+    return { x: x + outX * off, y: y + outY * off + 5, textAnchor }
+  }
   const [tightRun, slackRun] = [longest('tight'), longest('slack')]
-  const tight = tightRun && middle(tightRun, 0.4)
-  const slack = slackRun && middle(slackRun, 0.5)
+  const tight = tightRun && beside(tightRun, 0.4, numbered ? 58 : 30)
+  const slack = slackRun && beside(slackRun, 0.5, 24)
   return (
     <>
       {tight && (
-        <text
-          x={tight.x + out(tight.x, numbered).dx}
-          y={tight.y}
-          textAnchor={out(tight.x, numbered).anchor}
-          className="tight"
-        >
+        <text {...tight} className="tight">
           tight run{' '}
           {!narrow && !several && (
-            <tspan x={tight.x + out(tight.x, numbered).dx} dy="18" className="plain-words">
+            <tspan x={tight.x} dy="18" className="plain-words">
               {`${tightRun.pitches.toFixed(1)} pitches free`}
             </tspan>
           )}
         </text>
       )}
-      {slack && (
-        <text x={slack.x + out(slack.x, false).dx} y={slack.y} textAnchor={out(slack.x, false).anchor}>
-          slack run
-        </text>
-      )}
+      {slack && <text {...slack}>slack run</text>}
     </>
   )
 }
