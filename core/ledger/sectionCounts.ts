@@ -1,4 +1,5 @@
 import {
+  driverOf,
   latenessByCounts,
   markSeat,
   pitchesFromCount,
@@ -44,7 +45,9 @@ export function seatsAfter(
     const shaft = sheet.shafts.find(({ id }) => id === member?.shaftId)
     if (!member?.teeth || !shaft || shaft.kind === 'crank') continue
     const { crankDeg } = toothWorth(member.teeth.value, ratioOfShaft(sheet, shaft))
-    seats[member.id] = (seats[member.id] ?? 0) - laterDeg / crankDeg
+    // A driver that makes its loop later wants what it drives earlier: by their marks that is itself later.
+    const drives = sheet.loops.some((loop) => driverOf(sheet, loop)?.id === member.id)
+    seats[member.id] = (seats[member.id] ?? 0) + ((drives ? 1 : -1) * laterDeg) / crankDeg
   }
   return seats
 }

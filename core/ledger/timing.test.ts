@@ -86,3 +86,37 @@ describe('what counts prove of a loop', () => {
     expect(proof(inlet(30), exhaust(30), inlet(31))).toBe('countedOut')
   })
 })
+
+test('a hub on the sprocket that drives the upper chain wants what it drives elsewhere, one on a driven sprocket that one', () => {
+  const hubs: BuildSheet = {
+    ...staged,
+    adjusters: ['middle-small', 'inlet-sprocket'].map((memberId) => ({
+      id: memberId,
+      kind: 'hub',
+      memberId,
+      positions: 20,
+    })),
+  }
+  const later = (adjusterId: string, deg: number): EntryDraft => ({
+    kind: 'adjusted',
+    adjusterId,
+    words: 'hub',
+    laterDeg: deg,
+  })
+  const setCounts = [inlet, exhaust].map(
+    (count) =>
+      (n: number): EntryDraft =>
+        ({ ...count(n), phase: 'set' }) as EntryDraft,
+  )
+  const [inletSet, exhaustSet] = setCounts
+  const proof = (adjusterId: string, inletCount: number, exhaustCount: number) =>
+    stateAfter(
+      [later(adjusterId, 72), inletSet?.(inletCount), exhaustSet?.(exhaustCount)].flatMap((one) => one ?? []),
+      hubs,
+    ).loops['upper']?.proof
+  // 72° later are two teeth of 36°: both camshafts are then right two teeth early, or the one with the hub by itself.
+  expect(proof('middle-small', 28, 30)).toBe('counted')
+  expect(proof('middle-small', 30, 30)).toBe('countedOut')
+  expect(proof('inlet-sprocket', 28, 32)).toBe('counted')
+  expect(proof('inlet-sprocket', 28, 30)).toBe('countedOut')
+})

@@ -168,6 +168,54 @@ test('slots that need not be slid are left alone where that keeps to the limit; 
   expect(two?.cams[0]).toMatchObject({ leftoverDeg: 0, moves: [{ amount: -3 }, { moverId: 'others', amount: -2 }] })
 })
 
+describe('something stepless that moves several camshafts', () => {
+  const shared = (mostDeg: number, ...ids: string[]) => [
+    { mover: { id: 'taper', effort: 2, by: { kind: 'range', mostDeg } } as const, camIds: ids },
+  ]
+  test('late alike: one slide and nothing else', () => {
+    const both = [cam(3, teeth(36)), { ...cam(3, teeth(36)), id: 'other' }]
+    expect(bestOf({ ...one(...both), shared: shared(10, 'cam', 'other') })).toMatchObject({
+      shared: [{ moverId: 'taper', laterDeg: -3 }],
+      cams: [
+        { moves: [], leftoverDeg: 0 },
+        { moves: [], leftoverDeg: 0 },
+      ],
+      effort: 2,
+    })
+  })
+  // Independently computed: 3 and 21.5 are 3 and 1.5 once the second is a tooth of 20° back; half way between leaves 0.75 each way.
+  test('with a tooth on one of them the slide takes what the two then have in common', () => {
+    const both = [cam(3, teeth(36)), { ...cam(21.5, teeth(36)), id: 'other' }]
+    const set = bestOf({ ...one(...both), shared: shared(10, 'cam', 'other') })
+    expect(set?.shared[0]?.laterDeg).toBeCloseTo(-2.25, 9)
+    expect(set?.cams.map(({ leftoverDeg }) => leftoverDeg)).toEqual([expect.closeTo(0.75, 9), expect.closeTo(-0.75, 9)])
+  })
+  test('as good as sliding by a tenth of a degree at a time and looking', () => {
+    const any = fc.record({
+      late: fc.double({ min: -40, max: 40, noNaN: true }),
+      teeth: fc.integer({ min: 20, max: 44 }),
+      hub: fc.integer({ min: 1, max: 5 }),
+    })
+    fc.assert(
+      fc.property(
+        fc.array(any, { minLength: 1, maxLength: 3 }),
+        fc.double({ min: 0.5, max: 12, noNaN: true }),
+        (cams, most) => {
+          const own = cams.map(({ late, teeth: z, hub: m }, i) => ({ ...cam(late, teeth(z), hub(m)), id: `cam-${i}` }))
+          const found = bestOf({ ...one(...own), shared: shared(most, ...own.map(({ id }) => id)) })
+          let least = Infinity
+          for (let slid = -most; slid <= most; slid += 0.1) {
+            const moved = own.map((each) => ({ ...each, latenessDeg: each.latenessDeg + slid }))
+            least = Math.min(least, bestOf(one(...moved))?.misses ?? Infinity)
+          }
+          expect(found?.misses ?? Infinity).toBeLessThanOrEqual(least + 1e-6)
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
+})
+
 describe('the one to do', () => {
   const found = runSearch(one(cam(4.1, teeth(27), hub(25))))
   test('within the limit the least trouble, though another way comes nearer', () => {

@@ -1,3 +1,4 @@
+import { sharedSlides } from './sharedSlides'
 import { effortOf, movesOf, waysOfCam, wrap, type Way } from './waysOfCam'
 
 /** Something that can be moved. Degrees are of the crank, + = the cam comes later. */
@@ -69,41 +70,68 @@ interface Candidate {
 }
 
 /** The moves that leave least over all cams together, and of those that leave the same, the least trouble; the best few of them. It is the optimum:
- *  for every shared move each place that a cam's own moves can bring it to is gone through, and the cams then only add up. Yields how far it has come; to stop, do
- *  not step it again. Source: exhaustive search, with the k smallest sums of sorted lists. */
+ *  for every shared move each place that a cam's own moves can bring it to is gone through, and the cams then only add up. Of what is stepless and
+ *  moves several, one at a time is used, at its best. Yields how far it has come; to stop, do not step it again. Source: exhaustive
+ *  search, with the k smallest sums of sorted lists. */
 export function* searchMoves(problem: MoveProblem): Generator<Progress, FoundMoves> {
   const { cams, cycleDeg, best } = problem
-  const sharedSets = product(problem.shared.map(({ mover }) => movesOf(mover, cycleDeg)))
+  const stepped = problem.shared.filter(({ mover }) => mover.by.kind !== 'range')
+  const stepless = problem.shared.filter(({ mover }) => mover.by.kind === 'range')
+  const sharedSets = product(stepped.map(({ mover }) => movesOf(mover, cycleDeg)))
   const total = Math.max(1, sharedSets.length * cams.length)
   let done = 0
   let nearest: MoveSet[] = []
   let front: MoveSet[] = []
   const ways = cams.map((cam) => waysOfCam(cam, cycleDeg))
   for (const shared of sharedSets) {
-    const sharedEffort = problem.shared.reduce((sum, { mover }, i) => sum + effortOf(mover, shared[i] as Move), 0)
-    const lists: Candidate[][] = []
-    const fronts: Candidate[][] = []
-    for (const [at, cam] of cams.entries()) {
-      const given = problem.shared.reduce(
-        (sum, { camIds }, i) => (camIds.includes(cam.id) ? sum + (shared[i]?.laterDeg ?? 0) : sum),
-        0,
-      )
-      const own = bestOfCam(cam, ways[at] ?? [], cam.latenessDeg + given, cycleDeg, best)
-      lists.push(own.kept)
-      fronts.push(own.front)
-      done++
-      yield { done, total }
-    }
-    const setOf = (one: readonly Candidate[]): MoveSet => ({
-      shared: shared.filter(({ laterDeg }) => laterDeg !== 0),
-      cams: one.map(({ moves, leftoverDeg }, i) => ({ id: cams[i]?.id ?? '', moves, leftoverDeg })),
-      misses: sumOf(one).misses,
-      effort: sharedEffort + sumOf(one).effort,
+    const moved = stepped.flatMap(({ mover, camIds }, i) => {
+      const move = shared[i]
+      return move && move.amount !== 0 ? [{ move, camIds, effort: effortOf(mover, move) }] : []
     })
-    nearest = [...nearest, ...smallestSums(lists, best).map(setOf)].sort(byWorth).slice(0, best)
-    front = unbeaten([...front, ...frontOfSums(fronts).map(setOf)])
+    const lateWith = (moves: readonly Moved[]) =>
+      cams.map(({ id, latenessDeg }) =>
+        moves.reduce((sum, { move, camIds }) => (camIds.includes(id) ? sum + move.laterDeg : sum), latenessDeg),
+      )
+    const slides = stepless.flatMap((one) =>
+      sharedSlides(one, cams, ways, lateWith(moved), cycleDeg).map((laterDeg): Moved => ({
+        move: { moverId: one.mover.id, amount: laterDeg, laterDeg },
+        camIds: one.camIds,
+        effort: one.mover.effort,
+      })),
+    )
+    for (const [k, moves] of [moved, ...slides.map((slide) => [...moved, slide])].entries()) {
+      const late = lateWith(moves)
+      const lists: Candidate[][] = []
+      const fronts: Candidate[][] = []
+      for (const [at, cam] of cams.entries()) {
+        const own = bestOfCam(cam, ways[at] ?? [], late[at] ?? 0, cycleDeg, best)
+        lists.push(own.kept)
+        fronts.push(own.front)
+        if (k === 0) done++
+        yield { done, total }
+      }
+      const setOf = (one: readonly Candidate[]): MoveSet => ({
+        shared: moves.map(({ move }) => move),
+        cams: one.map(({ moves: ownMoves, leftoverDeg }, i) => ({
+          id: cams[i]?.id ?? '',
+          moves: ownMoves,
+          leftoverDeg,
+        })),
+        misses: sumOf(one).misses,
+        effort: moves.reduce((sum, { effort }) => sum + effort, sumOf(one).effort),
+      })
+      nearest = [...nearest, ...smallestSums(lists, best).map(setOf)].sort(byWorth).slice(0, best)
+      front = unbeaten([...front, ...frontOfSums(fronts).map(setOf)])
+    }
   }
   return { nearest, front }
+}
+
+/** A move that several cams share, made. */
+interface Moved {
+  readonly move: Move
+  readonly camIds: readonly string[]
+  readonly effort: number
 }
 
 const byWorth = (a: { misses: number; effort: number }, b: { misses: number; effort: number }) =>
