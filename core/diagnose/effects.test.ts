@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import type { BuildSheet } from '../model'
-import { driveBench } from '../testing/driveBench'
+import { driveBench, stagedTeeth } from '../testing/driveBench'
 import { effectsOn, type PerPart } from '.'
 
 const known = (value: number) => ({ value, typed: String(value), trust: 'measured' as const })
@@ -81,16 +81,11 @@ describe('more than one wheel behind the driver', () => {
     expect(inlet.toothDeg).toBeCloseTo(18, 9)
   })
   test('two stages add up at the crank', () => {
-    const staged = placed(
-      driveBench('twoStage', {
-        'crank-sprocket': 19,
-        'middle-large': 38,
-        'middle-small': 20,
-        'exhaust-sprocket': 20,
-        'inlet-sprocket': 20,
-      }),
-      { middle: [0, 120], 'exhaust-cam': [-60, 330], 'inlet-cam': [60, 330] },
-    )
+    const staged = placed(driveBench('twoStage', stagedTeeth), {
+      middle: [0, 120],
+      'exhaust-cam': [-60, 330],
+      'inlet-cam': [60, 330],
+    })
     const [middle, inlet] = [effectsOn(staged, 'middle'), effectsOn(staged, 'inlet-cam')]
     // The lower chain alone, as a chain of its own; its lateness comes through to every camshaft whole.
     expect(Object.keys(inlet.perStretch ?? {})).toEqual(['lower', 'upper'])

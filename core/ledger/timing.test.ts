@@ -1,16 +1,10 @@
 import { describe, expect, test } from 'vitest'
 import type { BuildSheet, EntryDraft } from '../model'
-import { countedFrom, driveBench } from '../testing/driveBench'
+import { countedFrom, driveBench, stagedTeeth } from '../testing/driveBench'
 import { degreeWheel, stateAfter, stops } from '../testing/bench'
 import { proofOfLoop, verdictOfCount } from '.'
 
-const staged = driveBench('twoStage', {
-  'crank-sprocket': 19,
-  'middle-large': 38,
-  'middle-small': 20,
-  'exhaust-sprocket': 20,
-  'inlet-sprocket': 20,
-})
+const staged = driveBench('twoStage', stagedTeeth)
 const lower = (n: number) => countedFrom('lower', 'middle-large', 'crank-sprocket', n)
 const inlet = (n: number) => countedFrom('upper', 'inlet-sprocket', 'middle-small', n)
 const exhaust = (n: number) => countedFrom('upper', 'exhaust-sprocket', 'inlet-sprocket', n)

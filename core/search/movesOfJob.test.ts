@@ -2,17 +2,10 @@ import { describe, expect, test } from 'vitest'
 import { walkDrive } from '../drive'
 import type { BuildSheet } from '../model'
 import { TOPOLOGIES } from '../starters'
-import { countedFrom, driveBench, readsLate } from '../testing/driveBench'
+import { countedFrom, driveBench, readsLate, stagedTeeth } from '../testing/driveBench'
 import { camshaftsToRead, loopsToCount, moveProblemOf, runSearch } from '.'
 
 const twin = { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 }
-const staged = {
-  'crank-sprocket': 19,
-  'middle-large': 38,
-  'middle-small': 20,
-  'exhaust-sprocket': 20,
-  'inlet-sprocket': 20,
-}
 const bestOf = (sheet: BuildSheet, late: Record<string, number>, drafts: Parameters<typeof readsLate>[2] = []) => {
   const problem = moveProblemOf(sheet, readsLate(sheet, late, drafts), 'found')
   return problem && runSearch(problem).nearest[0]
@@ -69,7 +62,7 @@ describe('one chain, two camshafts', () => {
 })
 
 describe('two stages', () => {
-  const sheet = driveBench('twoStage', staged)
+  const sheet = driveBench('twoStage', stagedTeeth)
   const right = [
     countedFrom('lower', 'middle-large', 'crank-sprocket', 30),
     countedFrom('upper', 'inlet-sprocket', 'middle-small', 30),
@@ -120,7 +113,7 @@ describe('what lies between', () => {
     })
   })
   test('a hub on the shaft between moves every camshaft behind it', () => {
-    const sheet = driveBench('twoStage', staged, {
+    const sheet = driveBench('twoStage', stagedTeeth, {
       adjusters: [{ id: 'hub', kind: 'hub', memberId: 'middle-large', positions: 36 }],
     })
     expect(idsOf(sheet, { 'exhaust-cam': 20, 'inlet-cam': 20 }).shared).toContainEqual([

@@ -39,6 +39,15 @@ export function driveBench(
   return { ...base, running: known('clockwise' as const), members, counts, ...change }
 }
 
+/** Two chains over an intermediate shaft to two camshafts: 19 to 38, then 20 to 20. A tooth below is 360/19 of the crank, one above 36°. */
+export const stagedTeeth = {
+  'crank-sprocket': 19,
+  'middle-large': 38,
+  'middle-small': 20,
+  'exhaust-sprocket': 20,
+  'inlet-sprocket': 20,
+}
+
 /** Counted as found: so many teeth from the one wheel's mark to the other's. */
 export const countedFrom = (loopId: string, from: string, to: string, counted: number): EntryDraft => ({
   kind: 'count',

@@ -1,16 +1,10 @@
 import { describe, expect, test } from 'vitest'
-import { countedFrom, driveBench } from '@link-count/core/testing/driveBench'
+import { countedFrom, driveBench, stagedTeeth } from '@link-count/core/testing/driveBench'
 import { benchSheet } from '@link-count/core/testing/bench'
 import { viewOf } from '../../testing/viewOf'
 import { countablesOf, inHandOf, loopsOf, phaseOf, unitOf, wheelOf } from './countSection'
 
-const staged = driveBench('twoStage', {
-  'crank-sprocket': 19,
-  'middle-large': 38,
-  'middle-small': 20,
-  'exhaust-sprocket': 20,
-  'inlet-sprocket': 20,
-})
+const staged = driveBench('twoStage', stagedTeeth)
 const view = (...drafts: Parameters<typeof viewOf>[0]) => viewOf(drafts, staged)
 const stepOf = (kind: 'asFound' | 'chainOnCount' | 'twoTurns' | 'makeSafe', targetId?: string) => {
   const found = view().steps.find(
