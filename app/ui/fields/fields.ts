@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { readScale, type ScaleError } from '@link-count/core/degreeWheel'
 import { DEFAULT_SCALE } from '@link-count/core/ledger'
 import type { WheelScale } from '@link-count/core/model'
-import type { Result } from '@link-count/core/result'
+import { err, type Result } from '@link-count/core/result'
 import {
   parseDegrees,
   parseDirection,
@@ -60,8 +60,23 @@ export function useField<T, E extends { readonly code: string }>(
   }
 }
 
-export type LengthField = Field<Parsed<'mm' | 'cm' | 'in' | 'thou'>, LengthError>
-export const useLengthField = (key: string, start = ''): LengthField => useField(key, parseLength, start)
+export interface LengthLimits {
+  readonly leastMm: number
+  readonly mostMm: number
+}
+export type LengthField = Field<Parsed<'mm' | 'cm' | 'in' | 'thou'>, LengthError | AngleError>
+/** A length; one outside its limits, where it has any, is refused beside the field. */
+export const useLengthField = (key: string, start = '', limits?: LengthLimits): LengthField =>
+  useField(
+    key,
+    (text): LengthField['result'] => {
+      const read = parseLength(text)
+      return read.ok && limits && (read.value.value < limits.leastMm || read.value.value > limits.mostMm)
+        ? err({ code: 'outOfRange', least: limits.leastMm, most: limits.mostMm })
+        : read
+    },
+    start,
+  )
 
 export type WheelField = Field<WheelDeg, ScaleError>
 /** A reading of the degree wheel or the rim as it is numbered; its value rises in the running direction. */

@@ -37,7 +37,7 @@ export function CentreWay({
   const { state, job } = view
   const key = `${job.id}:${step.id}:${shaft.id}`
   const { cam, choice } = useLobeChoice(`${key}:centre-cam`, shaft)
-  const lift = useLengthField(`${key}:centre-lift`)
+  const lift = useLengthField(`${key}:centre-lift`, '', { leastMm: 0, mostMm: 100 })
   const up = useWheelField(`${key}:centre-up`, state.degreeWheel)
   const down = useWheelField(`${key}:centre-down`, state.degreeWheel)
   const kept = useDraft(`${key}:centre-pairs`, '[]')

@@ -28,8 +28,8 @@ export function GaugeWay({
   const what = useDraft(`${key}:gauge-what`, 'pin')
   const edge = useDraft(`${key}:gauge-edge`, 'middle')
   const way = useDraft(`${key}:gauge-way`, 'late')
-  const off = useLengthField(`${key}:gauge-off`)
-  const radius = useLengthField(`${key}:gauge-radius`)
+  const off = useLengthField(`${key}:gauge-off`, '', { leastMm: -200, mostMm: 200 })
+  const radius = useLengthField(`${key}:gauge-radius`, '', { leastMm: 1, mostMm: 1000 })
   const tooFar = off.value && radius.value && off.value.value > radius.value.value
   const read =
     !off.value || !radius.value || tooFar || radius.value.value < 1

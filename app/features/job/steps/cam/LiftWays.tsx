@@ -8,6 +8,9 @@ import { useDialPlace } from './useDialPlace'
 import { useLobeChoice } from './useLobeChoice'
 import { WayFoot } from './WayFoot'
 
+/** No valve lifts more. */
+const LIFT = { leastMm: 0, mostMm: 100 }
+
 interface WayProps {
   readonly step: Step
   readonly shaft: Shaft
@@ -19,7 +22,7 @@ export function TdcLiftWay({ step, shaft, phase }: WayProps) {
   const { job } = useBench().view
   const key = `${job.id}:${step.id}:${shaft.id}`
   const { cam, choice } = useLobeChoice(`${key}:tdc-cam`, shaft)
-  const lift = useLengthField(`${key}:tdc-lift`)
+  const lift = useLengthField(`${key}:tdc-lift`, '', LIFT)
   const dial = useDialPlace(key, cam)
   if (!cam) return <p>The build sheet has no lobe on this camshaft.</p>
   const liftMm = dial.atBook(lift.value?.value)
@@ -40,8 +43,8 @@ export function RockingWay({ step, shaft, phase }: WayProps) {
   const { state, sheet, job } = useBench().view
   const key = `${job.id}:${step.id}:${shaft.id}`
   const by = useDraft(`${key}:rocking-by`, 'lifts')
-  const inlet = useLengthField(`${key}:rocking-inlet`)
-  const exhaust = useLengthField(`${key}:rocking-exhaust`)
+  const inlet = useLengthField(`${key}:rocking-inlet`, '', LIFT)
+  const exhaust = useLengthField(`${key}:rocking-exhaust`, '', LIFT)
   const equal = useWheelField(`${key}:rocking-equal`, state.degreeWheel)
   const cylinderId = sheet.cams.find(({ shaftId }) => shaftId === shaft.id)?.cylinderId
   const lobe = (valve: Cam['valve']) => sheet.cams.find((cam) => cam.cylinderId === cylinderId && cam.valve === valve)

@@ -14,14 +14,15 @@ export function ChainMeasure({ step }: { readonly step: Step }) {
   const { sheet, job, state } = view
   const chains = sheet.loops.filter(({ kind }) => kind !== 'toothedBelt')
   const chosen = useDraft(`${job.id}:${step.id}:chain`, chains[0]?.id ?? '')
-  const length = useLengthField(`${job.id}:${step.id}:chain-length`)
+  const length = useLengthField(`${job.id}:${step.id}:chain-length`, '', { leastMm: 1, mostMm: 100_000 })
   const over = useDraft(`${job.id}:${step.id}:chain-over`, '10')
   const overPitches = Math.trunc(Number(over.text))
+  const wholeSpan = overPitches >= 1 && overPitches <= 2000
   const loop = chains.find(({ id }) => id === chosen.text) ?? chains[0]
   if (!loop) return null
   const write = () => {
     length.ask()
-    if (!length.value || !(overPitches >= 1)) return
+    if (!length.value || !wholeSpan) return
     void say({
       kind: 'chainLength',
       loopId: loop.id,
@@ -49,7 +50,7 @@ export function ChainMeasure({ step }: { readonly step: Step }) {
         max={2000}
         value={over.text}
         onChange={(value) => over.setText(String(value))}
-        error={over.text !== '' && !(overPitches >= 1) ? 'One pitch at least.' : undefined}
+        error={wholeSpan ? undefined : 'From 1 to 2000 pitches.'}
       />
       <LengthInput field={length} label="Measured, pulled lightly" onEnter={write} />
       <Button variant="default" onClick={write}>
@@ -63,7 +64,7 @@ export function ChainMeasure({ step }: { readonly step: Step }) {
 export function HeadMeasure({ step }: { readonly step: Step }) {
   const { view, say } = useBench()
   const { banks } = view.sheet
-  const lower = useLengthField(`${view.job.id}:${step.id}:head-lower`)
+  const lower = useLengthField(`${view.job.id}:${step.id}:head-lower`, '', { leastMm: -5, mostMm: 20 })
   const bank = useDraft(`${view.job.id}:${step.id}:head-bank`, banks[0]?.id ?? '')
   const write = () => {
     lower.ask()
@@ -105,7 +106,7 @@ export function TopLiftMeasure({ step, phase }: { readonly step: Step; readonly 
   const { sheet, job, state } = view
   const known = sheet.cams.filter((cam) => camSpec(sheet, cam).figures.topLift)
   const chosen = useDraft(`${job.id}:${step.id}:top-cam`, known[0]?.id ?? '')
-  const lift = useLengthField(`${job.id}:${step.id}:top-lift`)
+  const lift = useLengthField(`${job.id}:${step.id}:top-lift`, '', { leastMm: 0, mostMm: 100 })
   const cam = known.find(({ id }) => id === chosen.text) ?? known[0]
   const dial = useDialPlace(`${job.id}:${step.id}:top`, cam)
   if (!cam) return null
