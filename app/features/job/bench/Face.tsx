@@ -28,7 +28,15 @@ export interface CountedOnFace {
 
 /** The drive from the side stood at, to scale. Links run on a canvas; wheels, marks and words are SVG, so that they print and
  *  can be read out. Nothing here renders per frame: the drawn crank moves what is already there. */
-export function Face({ scene, counted }: { readonly scene: DriveScene; readonly counted: CountedOnFace | undefined }) {
+export function Face({
+  scene,
+  counted: asked,
+}: {
+  readonly scene: DriveScene
+  readonly counted: CountedOnFace | undefined
+}) {
+  // With the loop off there are no pins to number.
+  const counted = scene.loops.some(({ loop, on }) => on && loop.id === asked?.loopId) ? asked : undefined
   const { view, side, drawn } = useBench()
   const { ref, width, height } = useSize()
   const canvas = useRef<HTMLCanvasElement>(null)
