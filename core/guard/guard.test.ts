@@ -35,7 +35,7 @@ describe('verdicts', () => {
     ['chain off at the pose', offAtPose, 'trim', 'loopOff'],
     ['chain off elsewhere', [...ready, turned(90), chain('off')], 'doNotTurn', 'loopOffAwayFromPose'],
     ['chain off, place unknown', [...madeSafe, chain('off')], 'unknown', 'loopOffPlaceUnknown'],
-    ['trim used up', [...offAtPose, turned(5)], 'doNotTurn', 'loopOffTrimUsed'],
+    ['trim used up', [...offAtPose, turned(5)], 'doNotTurn', 'loopOff'],
     ['valves relieved', [...offAtPose, turned(5), item('valvesRelieved')], 'turn', 'itemIn'],
     ['chain on, not counted', [...offAtPose, chain('on'), tensioner('released')], 'trim', 'loopNotCounted'],
     [
@@ -70,7 +70,7 @@ describe('verdicts', () => {
       ['at the pose', [...ready, atPose, say('apart')], 'trim', 'couplingApart'],
       ['elsewhere', [...ready, turned(90), say('apart')], 'doNotTurn', 'couplingApartAwayFromPose'],
       ['place unknown', [...madeSafe, say('apart')], 'unknown', 'couplingApartPlaceUnknown'],
-      ['trim used up', [...ready, atPose, say('apart'), turned(5)], 'doNotTurn', 'couplingApartTrimUsed'],
+      ['trim used up', [...ready, atPose, say('apart'), turned(5)], 'doNotTurn', 'couplingApart'],
       ['together again', [...ready, atPose, say('apart'), say('together')], 'trim', 'couplingNotRead'],
       ['and read', [...ready, atPose, say('apart'), say('together'), meets], 'turn', undefined],
       [
@@ -99,7 +99,7 @@ describe('verdicts', () => {
     expect(guardAfter([...madeSafe, atPose], benchSheet(), job).verdict).toBe('trim')
   })
   test('a trim that was partly used leaves less one way and more the other', () => {
-    expect(guardAfter([...offAtPose, turned(3)]).limit).toEqual({ kind: 'degrees', forwardDeg: 1, backDeg: 7 })
+    expect(guardAfter([...offAtPose, turned(3)]).limit).toEqual({ until: undefined, forwardDeg: 1, backDeg: 7 })
   })
   test('the sheet’s own trim figure is used', () => {
     const sheet = benchSheet({ trimDeg: { value: 2, typed: '2', trust: 'manual' } })
@@ -108,7 +108,12 @@ describe('verdicts', () => {
   test('the worst reason decides, and every reason is listed', () => {
     const guard = guardAfter([...offAtPose, item('lock'), item('rag')])
     expect(guard.verdict).toBe('doNotTurn')
-    expect(guard.reasons.map(({ code }) => code)).toEqual(['lockIn', 'itemIn', 'loopOff'])
+    expect(guard.reasons.map(({ code }) => code)).toEqual([
+      'lockIn',
+      'itemIn',
+      'loopOff',
+      'tensionerNotReleased',
+    ])
   })
 })
 

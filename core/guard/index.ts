@@ -1,2 +1,3 @@
+export * from './guard'
 export * from './judgeGuard'
 export * from './planTurn'

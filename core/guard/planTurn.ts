@@ -1,12 +1,12 @@
 import { wrapToCycle, wrapToSigned } from '../units'
-import type { Guard, GuardReason } from './judgeGuard'
+import type { Guard, GuardReason } from './guard'
 
 /** An instruction to turn, or what has to be freed first. Degrees are signed: + = running direction. */
 export type TurnPlan =
   | { readonly kind: 'turn'; readonly deg: number }
   | { readonly kind: 'there' }
   | { readonly kind: 'backFirst'; readonly backDeg: number; readonly thenDeg: number }
-  | { readonly kind: 'freeFirst'; readonly deg: number; readonly reasons: readonly GuardReason[] }
+  | { readonly kind: 'freeFirst'; readonly reasons: readonly GuardReason[] }
   | { readonly kind: 'placeUnknown' }
 
 /** Closer than this is there: what a degree wheel can show. */
@@ -27,12 +27,15 @@ export function planTurn({
   cycleDeg: number
   freshApproach?: { readonly stillBackDeg: number } | undefined
 }): TurnPlan {
-  if (fromDeg === undefined) return { kind: 'placeUnknown' }
+  const held = guard.reasons.filter(({ verdict }) => verdict !== 'turn')
+  if (fromDeg === undefined) return guard.verdict === 'turn' ? { kind: 'placeUnknown' } : { kind: 'freeFirst', reasons: held }
   const shortDeg = wrapToSigned(toDeg - fromDeg, cycleDeg)
   if (Math.abs(shortDeg) <= THERE_DEG && !freshApproach) return { kind: 'there' }
   const onwardDeg = Math.abs(shortDeg) <= THERE_DEG ? 0 : wrapToCycle(toDeg - fromDeg, cycleDeg)
-  const held = guard.reasons.filter(({ verdict }) => verdict !== 'turn')
   if (guard.verdict === 'turn') {
+    // Where only the running way is known to be free, it is come at again by going round.
+    if (freshApproach && freshApproach.stillBackDeg > 0 && guard.onlyRunning)
+      return { kind: 'turn', deg: onwardDeg === 0 ? cycleDeg : onwardDeg }
     if (freshApproach && freshApproach.stillBackDeg > 0) {
       return {
         kind: 'backFirst',
@@ -42,9 +45,9 @@ export function planTurn({
     }
     return { kind: 'turn', deg: onwardDeg }
   }
-  if (guard.verdict === 'trim' && guard.limit?.kind === 'degrees') {
-    const { forwardDeg, backDeg } = guard.limit
+  if (guard.verdict === 'trim' && guard.limit && !guard.limit.until) {
+    const { forwardDeg = 0, backDeg = 0 } = guard.limit
     if (shortDeg <= forwardDeg && shortDeg >= -backDeg) return { kind: 'turn', deg: shortDeg }
   }
-  return { kind: 'freeFirst', deg: onwardDeg, reasons: held }
+  return { kind: 'freeFirst', reasons: held }
 }

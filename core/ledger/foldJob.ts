@@ -1,54 +1,127 @@
-import { firingDegOf, tdcOnOneTurn } from '../cylinders'
 import type { BuildSheet } from '../model/buildSheet'
 import type { Job } from '../model/engine'
-import type { Entry, EntryOf } from '../model/entry'
-import { shaftOfRead } from './camWitnesses'
+import type { Entry } from '../model/entry'
 import { startDraft, type Draft } from './draft'
 import { orderEntries, struckIds } from './order'
-import { crankPlace, rotationStands, rotationTurned, rotationWitness } from './rotation'
-import type { JobState } from './state'
-import {
-  noteShaftRead,
-  noteTurnOnCouplings,
-  noteTurnOnLoops,
-  resetTight,
-  takeAdjusted,
-  takeCoupling,
-  takeDrive,
-} from './takeDrive'
-import { readTiming } from './timing'
-import { readZeros, zeroOfEntry } from './zeros'
+import { crankPlace } from './rotation'
+import { foldStand, isLinkProved, trimOf, type Apart, type Stand } from './stand'
+import type { CouplingState, JobState, LoopState, TensionerState } from './state'
+import { dropStaleReadings, takeDrive } from './takeDrive'
+import { proofOfLoop, readTiming } from './timing'
+import { readZeros } from './zeros'
 
-/** The state of a job: what is fitted, found, proven, armed and left inside. A pure fold over its entries in the order all
- *  devices agree on, struck ones left out, so it does not matter how or in what batches they arrived.
- *  `sheets` holds the versions the job may cite; the newest one taken on by an entry is used for the figures. */
+/** The state of a job: what was found, set and left in it, and how the engine stands. A pure fold over entries in the order all devices agree on, struck
+ *  ones left out, so it does not matter how or in what batches they arrived. `jobs` and `entries`: of the whole engine, this job's and the others',
+ *  whose stand it takes over; without them the job is the only one. `sheets` holds the versions that may be cited; the newest one taken on by an
+ *  entry is used for the figures. */
 export function foldJob({
   job,
+  jobs = [job],
   sheets,
   entries,
 }: {
   job: Job
+  jobs?: readonly Job[]
   sheets: readonly BuildSheet[]
   entries: readonly Entry[]
 }): JobState {
-  const ordered = orderEntries(entries)
+  const own = entries.filter(({ jobId }) => jobId === job.id)
+  const ordered = orderEntries(own)
   const struck = struckIds(ordered)
   const live = ordered.filter(({ id, kind }) => !struck.has(id) && kind !== 'strike')
   const sheetId = live.findLast((entry) => entry.kind === 'sheet')?.toSheetId ?? job.sheetId
   const sheet = sheets.find(({ id }) => id === sheetId) ?? sheets.find(({ id }) => id === job.sheetId)
   if (!sheet) throw new Error(`Broken invariant: job ${job.id} has no build sheet`)
+  const ledger = { jobs, sheets, entries }
+  const stand = foldStand({ ledger, jobId: job.id })
+  // What an earlier job left, where later ones went on.
+  const left = jobs.length > 1 ? foldStand({ ledger, jobId: job.id, until: 'endOfJob' }) : stand
   const zeros = readZeros(live, sheet)
-  const draft = startDraft(job, sheet, sheetId, zeros)
-  for (const entry of live) take(draft, entry, sheet, job)
+  const draft = startDraft(sheetId)
+  for (const entry of live) take(draft, entry, sheet)
   const { zero, readings: zeroReadings = [] } = zeros.frames.at(-1) ?? {}
-  const { place, half } = crankPlace(draft.rotation, sheet, zero)
-  const { rotation: _rotation, ...rest } = draft
-  const timing = readTiming({ sheet, zeros, camReads: draft.camReads, counts: draft.counts, seats: draft.seats })
+  const { place, half } = crankPlace(left.rotation, sheet, zero, left.jobStartDeg)
+  const { seats } = left
+  const timing = readTiming({ sheet, zeros, camReads: draft.camReads, counts: draft.counts, seats })
   const degreeWheel = live.findLast((entry) => entry.kind === 'degreeWheel')?.scale
-  return { ...rest, live, struck, degreeWheel, zero, zeroReadings, half, crank: place, timing }
+  return {
+    ...draft,
+    ...partsOf(left, { job, sheet, draft }),
+    seats,
+    stand,
+    live,
+    struck,
+    degreeWheel,
+    zeros,
+    zero,
+    zeroReadings,
+    half,
+    crank: place,
+    timing,
+  }
 }
 
-function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
+/** The parts of the sheet as a job left them. */
+function partsOf(
+  stand: Stand,
+  { job, sheet, draft }: { readonly job: Job; readonly sheet: BuildSheet; readonly draft: Draft },
+): Pick<JobState, 'register' | 'loops' | 'couplings' | 'tensioners' | 'turnedTightDeg' | 'ranAsked'> {
+  const proving = { ...stand, sheet }
+  const { poseSeenDeg, rotation } = stand
+  const atPose = poseSeenDeg !== undefined && Math.abs(rotation.totalDeg - poseSeenDeg) <= trimOf(sheet)
+  const undoneAt = (apart: Apart | undefined) => (atPose ? 'pose' : (apart?.at ?? 'unknown'))
+  const loops = sheet.loops.map((loop): [string, LoopState] => {
+    const { id } = loop
+    const link = stand.loops.get(id)
+    const touched = link?.jobId === job.id
+    const untouched = link?.changes.length === 0 && link.is === 'on'
+    const proof =
+      untouched || (!touched && isLinkProved(proving, 'loop', id))
+        ? 'asArrived'
+        : touched
+          ? proofOfLoop(sheet, loop, draft.counts, stand.seats)
+          : 'notCounted'
+    return [
+      id,
+      {
+        on: link?.is !== 'off',
+        offAt: undoneAt(link?.apart),
+        proof,
+        turnedTightDeg: link?.turnedTightDeg ?? 0,
+      },
+    ]
+  })
+  const couplings = sheet.couplings
+    .filter(({ kind }) => kind !== 'gearMesh')
+    .map(({ id }): [string, CouplingState] => {
+      const link = stand.couplings.get(id)
+      const untouched = !link || (link.changes.length === 0 && link.is === 'on')
+      const moved = draft.coupled.filter((entry) => entry.couplingId === id && entry.change === 'together')
+      return [
+        id,
+        {
+          together: link?.is !== 'off',
+          apartAt: undoneAt(link?.apart),
+          proof: untouched ? 'asArrived' : isLinkProved(proving, 'coupling', id) ? 'read' : 'notRead',
+          steps: moved.reduce((sum, { steps }) => sum + steps, 0),
+          stepsTo: moved.reduce((sum, { stepsTo = 0 }) => sum + stepsTo, 0),
+        },
+      ]
+    })
+  const tensioners = sheet.members
+    .filter(({ kind }) => kind === 'tensioner')
+    .map(({ id }): [string, TensionerState] => [id, stand.tensioners.get(id)?.is ?? 'asArrived'])
+  return {
+    register: stand.register,
+    loops: Object.fromEntries(loops),
+    couplings: Object.fromEntries(couplings),
+    tensioners: Object.fromEntries(tensioners),
+    turnedTightDeg: stand.turnedTightDeg,
+    ranAsked: stand.ranAsked,
+  }
+}
+
+function take(draft: Draft, entry: Entry, sheet: BuildSheet): void {
   switch (entry.kind) {
     case 'tick':
       if (entry.ticked) draft.ticked.add(entry.cautionId)
@@ -58,19 +131,12 @@ function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
       draft.steps = Object.fromEntries(Object.entries(draft.steps).filter(([id]) => id !== entry.target))
       if (entry.outcome !== 'reopened') draft.steps[entry.target] = { outcome: entry.outcome, reason: entry.reason }
       return
-    case 'item':
-      return takeItem(draft, entry)
     case 'loop':
-    case 'tensioner':
     case 'moved':
     case 'count':
-      return takeDrive(draft, entry, sheet)
     case 'coupling':
-      return takeCoupling(draft, entry, sheet)
-    case 'stands':
-    case 'turned':
-    case 'witness':
-      return takeRotation(draft, entry, sheet, job)
+    case 'adjusted':
+      return takeDrive(draft, entry, sheet)
     case 'camMark':
     case 'valveEvents':
     case 'lobeCentre':
@@ -79,7 +145,10 @@ function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
     case 'camGauge':
     case 'lobeClock':
       draft.camReads.push(entry)
-      return noteShaftRead(draft, sheet, shaftOfRead(sheet, entry))
+      return
+    case 'camshaft':
+      if (entry.is === 'out') dropStaleReadings(draft, sheet, [entry.shaftId])
+      return
     case 'lash':
       draft.lash[entry.phase][entry.camId] = entry
       return
@@ -95,8 +164,6 @@ function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
     case 'target':
       draft.targets[entry.shaftId] = entry
       return
-    case 'adjusted':
-      return takeAdjusted(draft, entry, sheet)
     case 'walk':
       draft.walks.push(entry)
       return
@@ -105,15 +172,21 @@ function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
       return
     case 'camSet':
       draft.camSet[entry.shaftId] = entry
-      resetTight(draft)
-      return noteShaftRead(draft, sheet, entry.shaftId)
+      return
     case 'deviation':
       draft.deviations.push(entry)
       return
     case 'close':
       draft.closed = entry
       return
-    // What is read of the zero is taken up by readZeros, all of it at once.
+    // The stand and the crank's place are folded over all jobs of the engine; zeros are read all at once.
+    case 'item':
+    case 'tensioner':
+    case 'stands':
+    case 'turned':
+    case 'witness':
+    case 'ranUntilNow':
+    case 'settled':
     case 'degreeWheel':
     case 'dial':
     case 'stopContacts':
@@ -128,51 +201,5 @@ function take(draft: Draft, entry: Entry, sheet: BuildSheet, job: Job): void {
     case 'sheet':
     case 'strike':
       return
-  }
-}
-
-function takeItem(draft: Draft, { itemId, item, where, change, at, id }: EntryOf<'item'>): void {
-  draft.register = draft.register.filter((one) => one.itemId !== itemId)
-  if (change === 'in') draft.register.push({ itemId, item, where, since: at, entryId: id })
-}
-
-function takeRotation(
-  draft: Draft,
-  entry: EntryOf<'stands'> | EntryOf<'turned'> | EntryOf<'witness'>,
-  sheet: BuildSheet,
-  job: Job,
-): void {
-  const { cycleDeg } = sheet
-  if (entry.kind === 'turned') {
-    const before = draft.rotation.totalDeg
-    draft.rotation = rotationTurned(draft.rotation, entry, zeroOfEntry(draft.zeros, entry.id)?.zero, cycleDeg)
-    noteTurnOnLoops(draft, draft.rotation.totalDeg - before)
-    noteTurnOnCouplings(draft, draft.rotation.totalDeg - before)
-    return
-  }
-  if (entry.kind === 'witness') {
-    const firing = firingDegOf(sheet, entry.cylinderId)
-    if (firing === undefined || entry.says === 'undecided') return
-    const placeDeg = firing + (entry.says === 'firing' ? 0 : 360)
-    draft.rotation = rotationWitness(draft.rotation, {
-      entryId: entry.id,
-      evidence: entry.evidence,
-      placeDeg,
-      cycleDeg,
-    })
-    return
-  }
-  const allOff = sheet.loops.length > 0 && sheet.loops.every(({ id }) => draft.loops[id]?.on === false)
-  const chosen = entry.place === 'pose' && job.arrival === 'chainOff' && allOff
-  // Standing at TDC is sharp on one turn; which turn is for the witnesses to say.
-  const placeDeg = entry.place === 'pose' ? sheet.referencePose.crankDeg.value : tdcOnOneTurn(sheet, entry.cylinderId)
-  if (placeDeg === undefined) return
-  draft.rotation = rotationStands(draft.rotation, placeDeg, chosen, cycleDeg)
-  if (entry.place !== 'pose') return
-  for (const [id, loop] of Object.entries(draft.loops)) {
-    if (!loop.on) draft.loops[id] = { ...loop, offAt: 'pose', turnedOffDeg: 0 }
-  }
-  for (const [id, coupling] of Object.entries(draft.couplings)) {
-    if (!coupling.together) draft.couplings[id] = { ...coupling, apartAt: 'pose', turnedApartDeg: 0 }
   }
 }

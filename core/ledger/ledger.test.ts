@@ -21,7 +21,7 @@ import {
   tensioner,
   turned,
 } from '../testing/bench'
-import { foldJob, lastLive, nextCounter, orderEntries, struckIds } from '.'
+import { foldJob, lastLive, nextStamp, orderEntries, struckIds } from '.'
 
 const fold = (entries: readonly Entry[]) => foldJob({ job: benchJob, sheets: [benchSheet()], entries })
 const strike = (targetId: string): EntryDraft => ({ kind: 'strike', targetId, reason: '' })
@@ -59,7 +59,7 @@ describe('order and strikes', () => {
 
   test('a later look sorts later whichever device made it', () => {
     const first = entriesOf([turned(10)], 'd-z', 1)
-    const later = entriesOf([turned(20)], 'd-a', nextCounter(first))
+    const later = entriesOf([turned(20)], 'd-a', nextStamp(first, 'd-a').counter)
     expect(orderEntries([...later, ...first]).map(({ id }) => id)).toEqual([...first, ...later].map(({ id }) => id))
   })
 

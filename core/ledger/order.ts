@@ -2,9 +2,10 @@ import type { Entry } from '../model/entry'
 
 const compareText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
 
-/** The one order that every device agrees on after files are merged. A device's counter is one more than the highest it has
- *  seen in the job, so a later look at the engine sorts later; ties between devices go by device, then id. */
+/** The one order of a job's entries that every device agrees on after files are merged. A device's counter is one more than the highest it
+ *  knew, so a later look at the engine sorts later; entries from before `seen` come first; ties between devices go by device, then id. */
 export const compareEntries = (a: Entry, b: Entry) =>
+  Number(a.seen !== undefined) - Number(b.seen !== undefined) ||
   a.counter - b.counter || compareText(a.device, b.device) || compareText(a.id, b.id)
 
 /** Each entry once, in order. */
@@ -24,10 +25,6 @@ export function struckIds(ordered: readonly Entry[]): ReadonlySet<string> {
   }
   return struck
 }
-
-/** The counter for a device's next entry in a job. */
-export const nextCounter = (entries: readonly Entry[]) =>
-  entries.reduce((most, { counter }) => Math.max(most, counter), 0) + 1
 
 /** The entry that "undo" would strike: the last live one, strikes included (undoing an undo brings it back). */
 export function lastLive(entries: readonly Entry[]): Entry | undefined {

@@ -23,6 +23,10 @@ export interface Rotation {
   readonly chosenOriginDeg: number | undefined
   readonly wheelDisagreesDeg: number | undefined
   readonly missed: CrankPlace['missed']
+  /** The place on the cycle by an earlier job, less the total: reckoned, until somebody looks. */
+  readonly carriedOriginDeg: number | undefined
+  /** A claim of where it stands that the turns written do not lead to. */
+  readonly contradicted: { readonly entryId: string; readonly placeDeg: number; readonly pose: boolean } | undefined
 }
 
 export const startRotation: Rotation = {
@@ -34,6 +38,20 @@ export const startRotation: Rotation = {
   chosenOriginDeg: undefined,
   wheelDisagreesDeg: undefined,
   missed: undefined,
+  carriedOriginDeg: undefined,
+  contradicted: undefined,
+}
+
+/** A new job begins: the place of the crank goes on as reckoned, what was seen and witnessed of it does not. */
+export function rotationCarried(rotation: Rotation, sameCycle: boolean, cycleDeg: number): Rotation {
+  const at = rotation.contradicted || rotation.wheelDisagreesDeg !== undefined ? undefined : placeDeg(rotation, cycleDeg)
+  const { totalDeg, lastDirection } = rotation
+  return {
+    ...startRotation,
+    totalDeg,
+    lastDirection,
+    carriedOriginDeg: at === undefined || !sameCycle ? undefined : wrapToCycle(at - totalDeg, cycleDeg),
+  }
 }
 
 export function rotationTurned(
@@ -117,12 +135,14 @@ export function crankPlace(
   rotation: Rotation,
   sheet: BuildSheet,
   zero: Zero | undefined,
+  jobStartDeg = 0,
 ): { place: CrankPlace; half: Half } {
-  const { totalDeg, reference, lastDirection, overshot, wheelDisagreesDeg, missed } = rotation
+  const { totalDeg, reference, contradicted, lastDirection, overshot, wheelDisagreesDeg, missed } = rotation
   const half = halfFromWitnesses(rotation.witnesses)
-  const sinceReferenceDeg = totalDeg - (reference?.totalDeg ?? 0)
+  const sinceReferenceDeg = totalDeg - (reference?.totalDeg ?? jobStartDeg)
   const common = {
-    totalDeg,
+    totalDeg: totalDeg - jobStartDeg,
+    contradictedBy: contradicted?.entryId,
     sinceReferenceDeg,
     lastDirection,
     wheelDisagreesDeg,
@@ -133,7 +153,7 @@ export function crankPlace(
     },
   }
   const at = placeDeg(rotation, sheet.cycleDeg)
-  if (at === undefined || wheelDisagreesDeg !== undefined) {
+  if (at === undefined || wheelDisagreesDeg !== undefined || contradicted) {
     return { half, place: { ...common, deg: undefined, doubt: 'unknown' } }
   }
   const deg = crankDeg(at)
@@ -145,12 +165,20 @@ const halfIsProved = ({ chosenOriginDeg }: Rotation, half: Half, cycleDeg: numbe
   half.known === 'proved' || chosenOriginDeg !== undefined || cycleDeg === 360
 
 /** The place on the cycle: the reference is sharp but knows one turn only, the witnesses know which. A two-stroke has one turn. */
-function placeDeg({ reference, witnesses, chosenOriginDeg, totalDeg }: Rotation, cycleDeg: number): number | undefined {
-  if (!reference) return undefined
+function placeDeg(rotation: Rotation, cycleDeg: number): number | undefined {
+  const { reference, witnesses, chosenOriginDeg, carriedOriginDeg, totalDeg } = rotation
+  if (!reference) return carriedOriginDeg === undefined ? undefined : wrapToCycle(carriedOriginDeg + totalDeg, cycleDeg)
   if (cycleDeg === 360) return wrapToCycle(reference.originDeg + totalDeg, 360)
   const half = halfFromWitnesses(witnesses)
   if (half.known === 'conflict') return undefined
-  const origin = chosenOriginDeg ?? (half.known === 'unknown' ? undefined : half.originDeg)
+  const origin = chosenOriginDeg ?? (half.known === 'unknown' ? halfCarried(rotation) : half.originDeg)
   if (origin === undefined) return undefined
   return wrapToCycle(origin + wrapToSigned(reference.originDeg - origin, 360) + totalDeg, cycleDeg)
+}
+
+/** Which turn it is on by an earlier job, where that and what was seen in this one lie close together. */
+function halfCarried({ reference, carriedOriginDeg }: Rotation): number | undefined {
+  if (carriedOriginDeg === undefined || !reference) return undefined
+  const offDeg = wrapToSigned(reference.originDeg - carriedOriginDeg, 360)
+  return Math.abs(offDeg) <= WHEEL_CONTRADICTS_DEG ? carriedOriginDeg : undefined
 }

@@ -1,18 +1,11 @@
 import type { CamTiming } from '../cams'
-import type { Entry, EntryOf, ItemKind, Phase, WheelScale } from '../model/entry'
+import type { Entry, EntryOf, Phase, WheelScale } from '../model/entry'
 import type { CrankDeg } from '../units'
 import type { Half, Zero, ZeroReading } from '../zero'
 import type { CamRead } from './camWitnesses'
 import type { Seats } from './sectionCounts'
+import type { Apart, RegisterItem, Stand, TensionerIs } from './stand'
 import type { Zeros } from './zeros'
-
-export interface RegisterItem {
-  readonly itemId: string
-  readonly item: ItemKind
-  readonly where: string
-  readonly since: string
-  readonly entryId: string
-}
 
 /** Where the crank is on the cycle, by the ledger and never by the drawing. */
 export interface CrankPlace {
@@ -29,17 +22,17 @@ export interface CrankPlace {
   readonly missed: 'oneTurnTooMany' | 'oneTurnShort' | 'shortWayBack' | undefined
   /** The degree wheel and the turns entered disagree by so much. */
   readonly wheelDisagreesDeg: number | undefined
+  /** A claim of where it stands that the turns written do not lead to. */
+  readonly contradictedBy: string | undefined
 }
 
-/** Where something that ties the cams to the crank came undone: at the reference pose by the ledger, elsewhere, or not known. */
-export type UndoneAt = 'pose' | 'elsewhere' | 'unknown'
+/** Where something that ties the cams to the crank came undone: at the timing position by the ledger, elsewhere, not known, or known no more. */
+export type UndoneAt = Apart['at']
 
 export interface CouplingState {
   readonly together: boolean
-  /** Net turn of the crank since it was drawn apart, degrees. */
-  readonly turnedApartDeg: number
   readonly apartAt: UndoneAt
-  /** Put together in this job, and whether a shaft behind it was read since. */
+  /** Put together, and whether what is behind it was read since. */
   readonly proof: 'asArrived' | 'notRead' | 'read'
   /** Places it was moved on in this job, in all, at its first end and at the other. */
   readonly steps: number
@@ -48,8 +41,6 @@ export interface CouplingState {
 
 export interface LoopState {
   readonly on: boolean
-  /** Net turn of the crank since it came off, degrees. */
-  readonly turnedOffDeg: number
   readonly offAt: UndoneAt
   /** Fitted in this job and not yet counted right. */
   readonly proof: 'asArrived' | 'notCounted' | 'countedOut' | 'counted'
@@ -57,9 +48,13 @@ export interface LoopState {
   readonly turnedTightDeg: number
 }
 
-export type TensionerState = EntryOf<'tensioner'>['state'] | 'asArrived' | 'out'
+export type TensionerState = TensionerIs
 
 export interface JobState {
+  /** How the engine stands now, over all of its jobs; what follows of its parts is as this job left them. */
+  readonly stand: Stand
+  /** Whether it ran until it came in was asked in this job. */
+  readonly ranAsked: EntryOf<'ranUntilNow'> | undefined
   readonly sheetId: string
   /** Live entries in order. */
   readonly live: readonly Entry[]

@@ -241,6 +241,8 @@ export const buildSheetSchema = z.strictObject({
   starting: z.enum(['battery', 'hand', 'air']),
   reversing: z.enum(['never', 'fewDegrees', 'free']),
   trimDeg: trusted(z.number().min(0).max(30)).optional(),
+  /** A camshaft that reads further out than this, crank degrees, may bring valves to pistons: a trim only. */
+  safeOutDeg: trusted(z.number().min(0).max(60)).optional(),
   toleranceDeg: trusted(z.number().min(0).max(60)).optional(),
   strokeMm: trustedMmSchema.optional(),
   rodMm: trustedMmSchema.optional(),

@@ -45,6 +45,43 @@ export const itemKindSchema = z.enum([
   'other',
 ])
 
+/** Whose valves are relieved: rockers off or slack, so that nothing opens them. */
+export const reliefSchema = z.discriminatedUnion('what', [
+  z.strictObject({ what: z.literal('all') }),
+  z.strictObject({ what: z.enum(['valve', 'cylinder', 'bank', 'camshaft']), id: idSchema }),
+])
+
+/** What was seen on the engine of a part that entries disagree on, that vanished from the build sheet, or that is new on it. `became`: the part of
+ *  the build sheet of today that it is. */
+export const settledSchema = z.discriminatedUnion('about', [
+  z.strictObject({ about: z.literal('item'), id: idSchema, is: z.enum(['in', 'out']) }),
+  z.strictObject({
+    about: z.literal('loop'),
+    id: idSchema,
+    is: z.enum(['on', 'off', 'asItRan', 'gone', 'became']),
+    became: idSchema.optional(),
+  }),
+  z.strictObject({
+    about: z.literal('coupling'),
+    id: idSchema,
+    is: z.enum(['together', 'apart', 'asItRan', 'gone', 'became']),
+    became: idSchema.optional(),
+  }),
+  z.strictObject({
+    about: z.literal('tensioner'),
+    id: idSchema,
+    is: z.enum(['released', 'heldBack', 'gone', 'became']),
+    became: idSchema.optional(),
+  }),
+  z.strictObject({
+    about: z.literal('camshaft'),
+    id: idSchema,
+    is: z.enum(['out', 'free', 'held', 'driven', 'gone']),
+  }),
+  /** The crank stands where the named entry says, whatever turns are written. */
+  z.strictObject({ about: z.literal('crank'), id: idSchema, is: z.literal('asSeen') }),
+])
+
 export const evidenceSchema = z.enum(['thumb', 'lobes', 'rocking', 'companionRocking', 'lockFits'])
 
 export const countRuleSchema = z.enum(['both', 'firstOnly', 'lastOnly', 'neither'])
@@ -55,8 +92,11 @@ const common = {
   /** The build sheet it was made against. */
   sheetId: idSchema,
   device: idSchema,
-  /** One more than the highest the device had seen in this job, so that order agrees wherever files are merged. */
+  /** One more than the highest the device knew on this engine, so that order agrees wherever files are merged; of an entry without `seen`, in
+   *  this job. */
   counter: z.number().int().min(1).max(1e9),
+  /** The highest counter it knew of every other device that worked on this engine. Entries from before there was this have none. */
+  seen: z.record(idSchema, z.number().int().min(1).max(1e9)).optional(),
   at: timeSchema,
   stepId: idSchema.optional(),
   seenFrom: sideSchema,
@@ -71,7 +111,20 @@ export const entrySchema = z.discriminatedUnion('kind', [
   kind('strike', { targetId: idSchema, reason: wordsSchema }),
   kind('tick', { cautionId: idSchema, ticked: z.boolean() }),
   kind('step', { target: idSchema, outcome: z.enum(['done', 'skipped', 'reopened']), reason: wordsSchema }),
-  kind('item', { itemId: idSchema, item: itemKindSchema, where: wordsSchema, change: z.enum(['in', 'out']) }),
+  /** `of`: whose valves, where the item is valves relieved; words say nothing of that. */
+  kind('item', {
+    itemId: idSchema,
+    item: itemKindSchema,
+    where: wordsSchema,
+    change: z.enum(['in', 'out']),
+    of: reliefSchema.optional(),
+  }),
+  /** A camshaft taken out, in and free to spring round, in and held still (lock, bar, tie, hand), driven by its loop again; or, held, seen with
+   *  every valve of it shut. */
+  kind('camshaft', { shaftId: idSchema, is: z.enum(['out', 'free', 'held', 'driven', 'seenShut']) }),
+  /** Whether the engine came in whole and ran as it stands until now, by somebody's word. */
+  kind('ranUntilNow', { says: z.enum(['yes', 'no', 'notKnown']), role: wordsSchema }),
+  kind('settled', { part: settledSchema, role: wordsSchema }),
   kind('loop', { loopId: idSchema, change: z.enum(['off', 'on']) }),
   kind('tensioner', { memberId: idSchema, state: z.enum(['heldBack', 'fitted', 'released', 'proven']) }),
   kind('degreeWheel', { scale: wheelScaleSchema }),
@@ -250,11 +303,13 @@ export type ItemKind = z.output<typeof itemKindSchema>
 export type WheelScale = z.output<typeof wheelScaleSchema>
 export type FeelTool = z.output<typeof feelToolSchema>
 export type Evidence = z.output<typeof evidenceSchema>
+export type Relief = z.output<typeof reliefSchema>
+export type Settled = z.output<typeof settledSchema>
 export type CountRule = z.output<typeof countRuleSchema>
 
 type DistributiveOmit<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never
 /** What a step says; the writer adds who, when and the place in the order. */
 export type EntryDraft = DistributiveOmit<
   Entry,
-  'id' | 'jobId' | 'sheetId' | 'device' | 'counter' | 'at' | 'seenFrom' | 'conditions' | 'typed'
+  'id' | 'jobId' | 'sheetId' | 'device' | 'counter' | 'seen' | 'at' | 'seenFrom' | 'conditions' | 'typed'
 > & { readonly conditions?: Condition[]; readonly typed?: { field: string; text: string }[] }

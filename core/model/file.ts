@@ -5,7 +5,7 @@ import { entrySchema } from './entry'
 import { timeSchema } from './primitives'
 
 export const FILE_FORMAT = 'link-count'
-export const FILE_VERSION = 3
+export const FILE_VERSION = 4
 
 /** The open file: one engine with its jobs, or a whole workshop. */
 export const fileSchema = z.strictObject({

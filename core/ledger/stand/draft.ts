@@ -1,0 +1,132 @@
+import type { BuildSheet } from '../../model/buildSheet'
+import type { Entry, EntryOf } from '../../model/entry'
+import { startRotation, type Rotation } from '../rotation'
+import type { Seats } from '../sectionCounts'
+import type { DriveMap } from './behind'
+import type { Knew } from './knowing'
+import type {
+  CamshaftStand,
+  Dispute,
+  JobFigures,
+  LinkStand,
+  RegisterItem,
+  ShaftReading,
+  Stand,
+  TensionerStand,
+} from './stand'
+
+/** The last things said of one part, none of which knew of another. */
+export interface Said {
+  readonly entry: Entry
+  readonly value: string
+}
+
+/** What the entries of an engine are folded into, one after the other. */
+export interface StandDraft {
+  readonly knew: Knew
+  readonly figures: ReadonlyMap<string, JobFigures>
+  /** Every sheet that an entry may cite, for what was on it then. */
+  readonly sheets: ReadonlyMap<string, BuildSheet>
+  jobId: string
+  sheet: BuildSheet
+  map: DriveMap
+  said: Map<string, readonly Said[]>
+  disputes: Map<string, Dispute>
+  register: RegisterItem[]
+  /** Everything that was ever put on the register, as it last went in. */
+  items: Map<string, RegisterItem>
+  loops: Map<string, LinkStand>
+  couplings: Map<string, LinkStand>
+  tensioners: Map<string, TensionerStand>
+  camshafts: Map<string, CamshaftStand>
+  reads: ShaftReading[]
+  rotation: Rotation
+  poseSeenDeg: number | undefined
+  /** Sheets on which something of the drive was said: a part that one of them lacks came later. */
+  touchedOn: Set<string>
+  touchedInJob: boolean
+  ranSo: boolean
+  ranAsked: EntryOf<'ranUntilNow'> | undefined
+  turnedTightDeg: number
+  seats: Seats
+  names: Map<string, string>
+  jobStartDeg: number
+}
+
+export function startStand(
+  base: Pick<StandDraft, 'knew' | 'figures' | 'sheets' | 'jobId' | 'sheet' | 'map'>,
+): StandDraft {
+  return {
+    ...base,
+    said: new Map(),
+    disputes: new Map(),
+    register: [],
+    items: new Map(),
+    loops: new Map(),
+    couplings: new Map(),
+    tensioners: new Map(),
+    camshafts: new Map(),
+    reads: [],
+    rotation: startRotation,
+    poseSeenDeg: undefined,
+    touchedOn: new Set(),
+    touchedInJob: false,
+    ranSo: false,
+    ranAsked: undefined,
+    turnedTightDeg: 0,
+    seats: {},
+    names: new Map(),
+    jobStartDeg: 0,
+  }
+}
+
+/** The stand as it is now; nothing that is folded later reaches it. */
+export const standOf = (draft: StandDraft): Stand => ({
+  register: draft.register,
+  loops: new Map(draft.loops),
+  couplings: new Map(draft.couplings),
+  tensioners: new Map(draft.tensioners),
+  camshafts: new Map(draft.camshafts),
+  reads: draft.reads,
+  rotation: draft.rotation,
+  poseSeenDeg: draft.poseSeenDeg,
+  disputes: [...draft.disputes.values()],
+  ranSo: draft.ranSo,
+  ranAsked: draft.ranAsked,
+  turnedTightDeg: draft.turnedTightDeg,
+  seats: draft.seats,
+  figures: draft.figures,
+  names: draft.names,
+  jobStartDeg: draft.jobStartDeg,
+})
+
+const keyOf = (about: Dispute['about'], id: string) => `${about} ${id}`
+
+/** Whether what entries do not agree on has been settled since. */
+export const isDisputed = (draft: StandDraft, about: Dispute['about'], id: string) =>
+  draft.disputes.has(keyOf(about, id))
+
+/** Notes what an entry says of a part. What it knew of is over; what it did not know of stands beside it, and where the two do not agree nobody knows. */
+export function noteSaid(
+  draft: StandDraft,
+  about: Dispute['about'],
+  id: string,
+  { entry, value }: Said,
+  disagree: (a: string, b: string) => boolean = (a, b) => a !== b,
+): void {
+  const key = keyOf(about, id)
+  const beside = (draft.said.get(key) ?? []).filter((one) => !draft.knew(entry, one.entry))
+  draft.said.set(key, [...beside, { entry, value }])
+  const against = beside.filter((one) => disagree(one.value, value))
+  if (against.length === 0) return
+  const before = draft.disputes.get(key)?.entryIds ?? []
+  const entryIds = [...new Set([...before, ...against.map((one) => one.entry.id), entry.id])]
+  draft.disputes.set(key, { about, id, entryIds })
+}
+
+/** Settles a dispute, if the entry knew of everything in it. */
+export function settle(draft: StandDraft, about: Dispute['about'], id: string, entry: Entry): void {
+  const key = keyOf(about, id)
+  const open = (draft.said.get(key) ?? []).filter((one) => !draft.knew(entry, one.entry))
+  if (open.length === 0) draft.disputes.delete(key)
+}

@@ -1,0 +1,30 @@
+import { ratioOfShaft, toothWorth } from '../../drive'
+import type { BuildSheet } from '../../model/buildSheet'
+import { driveMapOf } from './behind'
+
+/** A usual trim where the build sheet has none (handbook 13, common practice, no source). */
+export const USUAL_TRIM_DEG = 4
+/** However coarse its teeth, a camshaft that reads further out than this is a trim only. Ours. */
+export const MOST_SAFE_OUT_DEG = 20
+/** Where nobody counted the teeth that a camshaft is driven by. Ours. */
+const SAFE_OUT_WITHOUT_TEETH_DEG = 10
+
+/** How far the crank may be trimmed where a loop or coupling is undone, each way, degrees. */
+export const trimOf = (sheet: BuildSheet) => sheet.trimDeg?.value ?? USUAL_TRIM_DEG
+
+/** How far out a camshaft may read and the crank still be turned, crank degrees: the sheet's figure, else one tooth of the sprocket or gear that
+ *  drives it, and never more than 20° (ours). */
+export function safeOutOf(
+  sheet: BuildSheet,
+  shaftId: string,
+): { readonly deg: number; readonly from: 'sheet' | 'tooth' | 'usual' } {
+  if (sheet.safeOutDeg) return { deg: sheet.safeOutDeg.value, from: 'sheet' }
+  const shaft = sheet.shafts.find(({ id }) => id === shaftId)
+  const link = driveMapOf(sheet)
+    .way(shaftId)
+    ?.findLast(({ memberId }) => memberId !== undefined)
+  const member = sheet.members.find(({ id }) => id === link?.memberId)
+  if (!shaft || !member?.teeth) return { deg: SAFE_OUT_WITHOUT_TEETH_DEG, from: 'usual' }
+  const toothDeg = toothWorth(member.teeth.value, ratioOfShaft(sheet, shaft)).crankDeg
+  return toothDeg <= MOST_SAFE_OUT_DEG ? { deg: toothDeg, from: 'tooth' } : { deg: MOST_SAFE_OUT_DEG, from: 'usual' }
+}

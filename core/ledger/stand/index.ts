@@ -1,0 +1,8 @@
+export * from './stand'
+export * from './knowing'
+export * from './behind'
+export * from './figures'
+export * from './relief'
+export * from './proof'
+export * from './foldStand'
+export { claimContradicts } from './crank'

@@ -1,0 +1,178 @@
+import { ratioOfShaft } from '../../drive'
+import { isSaid, MARK_BY_EYE_SIGMA_DEG } from '../../cams'
+import type { BuildSheet } from '../../model/buildSheet'
+import type { EntryOf } from '../../model/entry'
+import { ratioValue, wrapToSigned } from '../../units'
+import { markPoseDeg, type WheelLateness } from '../../drive'
+import { isCamRead, latenessOfRead } from '../camWitnesses'
+import { crankPlace } from '../rotation'
+import { readLoop } from '../sectionCounts'
+import { driveMapOf, type WayLink } from './behind'
+import { safeOutOf } from './figures'
+import type { LinkStand, ShaftReading, Stand } from './stand'
+
+/** What proofs are worked out from: of a stand, or of one that is being folded. */
+export interface Proving extends Pick<Stand, 'loops' | 'couplings' | 'reads' | 'seats' | 'figures' | 'rotation' | 'poseSeenDeg'> {
+  readonly sheet: BuildSheet
+}
+
+export interface Lateness {
+  readonly latenessDeg: number
+  readonly sigmaDeg: number
+}
+
+/** A camshaft's lateness by one reading, with the figures of the job that it was written in; undefined where it says nothing. */
+export function latenessOfReading({ figures }: Pick<Proving, 'figures'>, reading: ShaftReading): Lateness | undefined {
+  const { entry, jobId, lateness } = reading
+  if (lateness) return lateness
+  const own = figures.get(jobId)
+  if (!own || !isCamRead(entry)) return undefined
+  const read = latenessOfRead(own.sheet, own.zeros, entry)
+  return isSaid(read) ? read : undefined
+}
+
+/** What a reading says of whether its camshaft may be turned by: in, when even two sigma more would be; out, when that is more than is safe; or
+ *  nothing, when it is too blunt to tell. */
+export function saysOf({ latenessDeg, sigmaDeg }: Lateness, safeDeg: number): 'in' | 'out' | 'cannotTell' {
+  const size = Math.abs(latenessDeg)
+  if (size + 2 * sigmaDeg <= safeDeg) return 'in'
+  return 2 * sigmaDeg <= safeDeg || size > safeDeg ? 'out' : 'cannotTell'
+}
+
+/** The last reading of each kind on each thing of a camshaft: an earlier one was a try. */
+function lastReads({ reads }: Pick<Proving, 'reads'>, shaftId: string): ShaftReading[] {
+  const key = ({ entry }: ShaftReading) =>
+    isCamRead(entry)
+      ? [entry.kind, 'camId' in entry ? entry.camId : 'cylinderId' in entry ? entry.cylinderId : ''].join(' ')
+      : entry.kind
+  return [...new Map(reads.filter((one) => one.shaftId === shaftId).map((one) => [key(one), one])).values()]
+}
+
+export interface ReadOut {
+  readonly by: 'reading' | 'count'
+  readonly latenessDeg: number
+  readonly safeDeg: number
+  /** Where the crank stood on its ledger when it was read. */
+  readonly totalDeg: number | undefined
+  readonly loopId: string | undefined
+}
+
+/** The worst of what was read of a camshaft, when it is further out than is safe. */
+export function readsOut(proving: Proving, shaftId: string): ReadOut | undefined {
+  const safeDeg = safeOutOf(proving.sheet, shaftId).deg
+  const outs = lastReads(proving, shaftId).flatMap((reading): ReadOut[] => {
+    const lateness = latenessOfReading(proving, reading)
+    if (!lateness || saysOf(lateness, safeDeg) !== 'out') return []
+    const { totalDeg } = reading
+    return [{ by: 'reading', latenessDeg: lateness.latenessDeg, safeDeg, totalDeg, loopId: undefined }]
+  })
+  const way = driveMapOf(proving.sheet).way(shaftId) ?? []
+  const counted = way.flatMap((link): ReadOut[] => {
+    const lateness = link.kind === 'loop' ? countedLateness(proving, link) : undefined
+    if (!lateness || countIsRight(lateness, safeDeg)) return []
+    const totalDeg = proving.loops.get(link.id)?.countedAtDeg
+    return [{ by: 'count', latenessDeg: lateness.latenessDeg, safeDeg, totalDeg, loopId: link.id }]
+  })
+  return [...outs, ...counted].sort((a, b) => Math.abs(b.latenessDeg) - Math.abs(a.latenessDeg))[0]
+}
+
+/** A count tells the tooth: right when the wheel stands on its tooth, or out by no more than is safe, two sigma (half a tooth) allowed. */
+const countIsRight = ({ teethLate, latenessDeg, toothCrankDeg }: WheelLateness, safeDeg: number) =>
+  teethLate === 0 || Math.abs(latenessDeg) + toothCrankDeg / 2 <= safeDeg
+
+/** How late the wheel that a loop leads to stands by the counts that still hold, each read by the sheet of its own job. */
+function countedLateness(proving: Proving, { id, memberId }: WayLink): WheelLateness | undefined {
+  return latenessOfLoop(proving, id).find((one) => one.memberId === memberId)
+}
+
+export function latenessOfLoop({ loops, seats, figures }: Proving, loopId: string): WheelLateness[] {
+  const counts = loops.get(loopId)?.counts ?? []
+  const byJob = new Map<string, EntryOf<'count'>[]>()
+  for (const count of counts) byJob.set(count.jobId, [...(byJob.get(count.jobId) ?? []), count])
+  const lateness = new Map<string, WheelLateness>()
+  for (const [jobId, own] of byJob) {
+    const sheet = figures.get(jobId)?.sheet
+    const loop = sheet?.loops.find(({ id }) => id === loopId)
+    if (!sheet || !loop) continue
+    for (const one of readLoop(sheet, loop, own, undefined, seats).lateness) lateness.set(one.memberId, one)
+  }
+  return [...lateness.values()]
+}
+
+/** Whether a link holds as it should by itself: as it came and nothing behind it read out, or its wheel counted right since. */
+function linkIsRight(proving: Proving, link: WayLink, safeDeg: number): boolean {
+  const at = (link.kind === 'loop' ? proving.loops : proving.couplings).get(link.id)
+  if (!at) return true
+  if (at.is !== 'on') return false
+  // No count sees which of its places a coupling was put together in, or which teeth of two gears meet.
+  if (link.kind !== 'loop') return at.changes.length === 0 && !at.suspect
+  const lateness = countedLateness(proving, link)
+  if (lateness) return countIsRight(lateness, safeDeg)
+  return at.changes.length === 0 && !at.suspect
+}
+
+/** Camshafts whose place to the crank is known to be right: read so themselves since everything on their way was last touched; or joined to the
+ *  crank, or to one that was, by links that each hold as they should. */
+export function provedShafts(proving: Proving): ReadonlySet<string> {
+  const map = driveMapOf(proving.sheet)
+  const proved = new Set<string>()
+  const crank = proving.sheet.shafts.find(({ kind }) => kind === 'crank')
+  if (crank) proved.add(crank.id)
+  const links = new Map<string, WayLink>()
+  for (const { id } of proving.sheet.shafts) {
+    for (const link of map.way(id) ?? []) links.set(`${link.fromShaftId} ${link.toShaftId} ${link.id}`, link)
+  }
+  const out = new Set(map.camshafts.filter((id) => readsOut(proving, id)))
+  for (const id of map.camshafts) if (!out.has(id) && readsIn(proving, id)) proved.add(id)
+  for (let again = true; again;) {
+    again = false
+    for (const link of links.values()) {
+      const [from, to] = [proved.has(link.fromShaftId), proved.has(link.toShaftId)]
+      if (from === to || out.has(link.fromShaftId) || out.has(link.toShaftId)) continue
+      if (!linkIsRight(proving, link, safeOutOf(proving.sheet, link.toShaftId).deg)) continue
+      proved.add(from ? link.toShaftId : link.fromShaftId)
+      again = true
+    }
+  }
+  // Without a way that the sheet tells, nothing that was touched anywhere is known to be somewhere else.
+  const untouched = [...proving.loops.values(), ...proving.couplings.values()].every(
+    ({ is, changes, suspect }) => is === 'on' && changes.length === 0 && !suspect,
+  )
+  for (const id of map.camshafts) if (!map.way(id) && !out.has(id) && untouched) proved.add(id)
+  return proved
+}
+
+const readsIn = (proving: Proving, shaftId: string) =>
+  lastReads(proving, shaftId).some((reading) => {
+    const lateness = reading.proves ? latenessOfReading(proving, reading) : undefined
+    return lateness && saysOf(lateness, safeOutOf(proving.sheet, shaftId).deg) === 'in'
+  })
+
+/** Whether everything that a link holds is proved, so that it is as good as it came. */
+export function isLinkProved(proving: Proving, kind: 'loop' | 'coupling', id: string): boolean {
+  const link: LinkStand | undefined = (kind === 'loop' ? proving.loops : proving.couplings).get(id)
+  if (!link) return true
+  if (link.is !== 'on') return false
+  const proved = provedShafts(proving)
+  return driveMapOf(proving.sheet)
+    .behind(id)
+    .every((shaftId) => proved.has(shaftId))
+}
+
+/** A camshaft seen at its mark by eye while the drive held it, the crank at a place that the ledger knows: a crank past the timing position means a
+ *  late cam, and so does a camshaft short of its mark. Undefined where the crank's place is not known or far from it. */
+export function latenessAtMark(proving: Proving, { shaftId, offDeg }: EntryOf<'camSet'>): Lateness | undefined {
+  const { sheet, rotation, poseSeenDeg } = proving
+  const shaft = sheet.shafts.find(({ id }) => id === shaftId)
+  if (!shaft) return undefined
+  const mark = sheet.marks.find(({ memberId }) => sheet.members.some((one) => one.id === memberId && one.shaftId === shaftId))
+  const { place } = crankPlace(rotation, sheet, undefined)
+  const seenDeg = rotation.reference ? place.deg : undefined
+  const atDeg =
+    seenDeg ?? (poseSeenDeg === undefined ? undefined : sheet.referencePose.crankDeg.value + rotation.totalDeg - poseSeenDeg)
+  if (atDeg === undefined || rotation.contradicted) return undefined
+  const pastDeg = wrapToSigned(atDeg - markPoseDeg(sheet, mark), sheet.cycleDeg)
+  if (Math.abs(pastDeg) > 45) return undefined
+  const perTurn = Math.abs(ratioValue(ratioOfShaft(sheet, shaft)))
+  return { latenessDeg: pastDeg + offDeg / perTurn, sigmaDeg: (2 * MARK_BY_EYE_SIGMA_DEG) / perTurn }
+}

@@ -1,0 +1,113 @@
+import type { Entry, EntryOf, ItemKind, Relief } from '../../model/entry'
+import type { BuildSheet } from '../../model/buildSheet'
+import type { Rotation } from '../rotation'
+import type { Seats } from '../sectionCounts'
+import type { Zeros } from '../zeros'
+
+/* The stand of an engine: what is fitted, loose, held, relieved and left inside, and what was read of it, over all of its jobs. */
+
+/** Where something first came undone and has not been proved since. `pose`: at the timing position by the ledger; `ended`: a camshaft behind it was moved or
+ *  went in, or its valves are no longer relieved, so that the first place says nothing any more. */
+export interface Apart {
+  readonly at: 'pose' | 'elsewhere' | 'unknown' | 'ended'
+  /** On the crank's ledger; undefined when that is in doubt. */
+  readonly totalDeg: number | undefined
+}
+
+/** A loop, or a coupling that can be drawn apart, as it is on the engine. */
+export interface LinkStand {
+  /** On or together; off or apart; nobody knows. */
+  readonly is: 'on' | 'off' | 'unknown'
+  /** Why nobody knows: entries disagree, or it is new on a build sheet after the drive was worked on. */
+  readonly why: 'disputed' | 'newOnSheet' | undefined
+  readonly apart: Apart | undefined
+  /** What was done to it that has to be proved: the last entries, none of which knew of another. Empty = as it came, or as it ran. */
+  readonly changes: readonly Entry[]
+  /** A camshaft behind it read out while it was as it came: it is not taken for right by itself. */
+  readonly suspect: boolean
+  /** Only of loops: counts since, each of which knew of every change. */
+  readonly counts: readonly EntryOf<'count'>[]
+  /** Where the crank stood on its ledger at the last of them. */
+  readonly countedAtDeg: number | undefined
+  /** Turned in the running direction since everything was tight. */
+  readonly turnedTightDeg: number
+  /** The job in which it was last changed. */
+  readonly jobId: string | undefined
+  readonly steps: number
+  readonly stepsTo: number
+}
+
+export type TensionerIs = EntryOf<'tensioner'>['state'] | 'asArrived' | 'notSaid' | 'out' | 'unknown'
+
+export interface TensionerStand {
+  readonly is: TensionerIs
+  /** Where the crank stood on its ledger when it was let go of. */
+  readonly totalDeg: number | undefined
+}
+
+export interface CamshaftStand {
+  readonly is: 'out' | 'free' | 'held' | 'driven' | 'unknown'
+  readonly seenShut: boolean
+}
+
+export interface RegisterItem {
+  readonly itemId: string
+  readonly item: ItemKind
+  readonly where: string
+  readonly since: string
+  readonly entryId: string
+  readonly jobId: string
+  readonly of: Relief | undefined
+  /** Where the crank stood on its ledger when it went in. */
+  readonly totalDeg: number | undefined
+}
+
+/** A reading of a camshaft that still speaks of it. */
+export interface ShaftReading {
+  readonly entry: Entry
+  readonly shaftId: string
+  readonly jobId: string
+  /** It knew of everything that was done on the way to its camshaft. */
+  readonly proves: boolean
+  /** Where the reading itself is no angle of the wheel: a camshaft seen at its mark with the crank at the timing position. */
+  readonly lateness: { readonly latenessDeg: number; readonly sigmaDeg: number } | undefined
+  readonly totalDeg: number | undefined
+}
+
+/** Entries on one thing that did not know of each other and do not agree. */
+export interface Dispute {
+  readonly about: 'item' | 'loop' | 'coupling' | 'tensioner' | 'camshaft' | 'crank'
+  readonly id: string
+  readonly entryIds: readonly string[]
+}
+
+/** What a reading is worked out with: the sheet and the zeros of the job it was written in. */
+export interface JobFigures {
+  readonly sheet: BuildSheet
+  readonly zeros: Zeros
+}
+
+export interface Stand {
+  readonly register: readonly RegisterItem[]
+  readonly loops: ReadonlyMap<string, LinkStand>
+  readonly couplings: ReadonlyMap<string, LinkStand>
+  readonly tensioners: ReadonlyMap<string, TensionerStand>
+  readonly camshafts: ReadonlyMap<string, CamshaftStand>
+  readonly reads: readonly ShaftReading[]
+  readonly rotation: Rotation
+  /** The crank as it was seen at the timing position in this job, on its ledger. */
+  readonly poseSeenDeg: number | undefined
+  readonly disputes: readonly Dispute[]
+  /** By somebody's word it ran as it stands until it came in, and nothing on its drive was touched since. */
+  readonly ranSo: boolean
+  /** Whether it ran so was asked in this job. */
+  readonly ranAsked: EntryOf<'ranUntilNow'> | undefined
+  readonly turnedTightDeg: number
+  /** How many pitches late wheels have to stand by their marks, since hubs, keys and teeth were set otherwise. */
+  readonly seats: Seats
+  readonly figures: ReadonlyMap<string, JobFigures>
+  /** The names of parts that stand on no build sheet any more, as they were last called. */
+  readonly names: ReadonlyMap<string, string>
+  /** Where the crank's ledger stood when the job in hand began. */
+  readonly jobStartDeg: number
+}
