@@ -2,12 +2,14 @@ import 'fake-indexeddb/auto'
 import Dexie from 'dexie'
 import { afterEach, expect, test } from 'vitest'
 import { parseFile } from '@link-count/core/file'
+import { FILE_VERSION } from '@link-count/core/model'
 import { WorkshopDatabase } from './database'
 import { seedDemo } from './openWorkshop'
 import { fileMigrations, storeVersions } from './migrations'
 import version1 from './fixtures/version-1.json'
 import version2 from './fixtures/version-2.json'
 import version3 from './fixtures/version-3.json'
+import version4 from './fixtures/version-4.json'
 
 afterEach(async () => {
   await Dexie.delete('link-count-own')
@@ -44,9 +46,14 @@ test('a file of version 2 is still opened, the places of its couplings with how 
   expect(parsed.ok && parsed.value.entries).toEqual(version2.entries)
 })
 
-test('a file of version 3 is opened as it is', () => {
+test('a file of version 3 is opened as it is, its entries without what they knew', () => {
   const parsed = parseFile(JSON.stringify(version3), fileMigrations)
-  expect(parsed.ok && parsed.value).toEqual(version3)
+  expect(parsed.ok && parsed.value).toEqual({ ...version3, version: FILE_VERSION })
+})
+
+test('a file of version 4 is opened as it is, with what each entry knew', () => {
+  const parsed = parseFile(JSON.stringify(version4), fileMigrations)
+  expect(parsed.ok && parsed.value).toEqual(version4)
 })
 
 test('a database of version 1 is still opened with every row', async () => {

@@ -34,6 +34,8 @@ export const storeVersions: readonly StoreVersion[] = [
   { version: 1, name: '001-first', stores, up: {} },
   { version: 2, name: '002-true-zero', stores, up: { sheets: sheetTo2, entries: entryTo2 } },
   { version: 3, name: '003-couplings', stores, up: { sheets: sheetTo3 } },
+  // New kinds and fields only: entries of before have no `seen`, and are ordered and told apart by their jobs.
+  { version: 4, name: '004-one-stand', stores, up: {} },
 ]
 
 /** Bank axes say how far they are trusted; layout and marks of the rim are on the sheet. */

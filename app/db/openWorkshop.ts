@@ -14,8 +14,8 @@ export interface OpenWorkshop {
   readonly actions: readonly UnknownAction[]
   /** The one subscription to what other tabs write. */
   readonly listen: (dispatch: (action: UnknownAction) => void) => () => void
-  /** The demo as it was made. */
-  readonly reset: () => Promise<void>
+  /** Puts the demo back as it was made; what it gives back undoes that. */
+  readonly reset: () => Promise<() => Promise<void>>
 }
 
 /** Opens a workshop: its database, filled with the demo the first time, and everything in it. */
@@ -63,7 +63,11 @@ export async function openWorkshop(kind: WorkshopKind): Promise<OpenWorkshop> {
         db.close()
       }
     },
-    reset: () => seedDemo(db),
+    reset: async () => {
+      const before = await everything(db)
+      await seedDemo(db)
+      return () => putBack(kind, before)
+    },
   }
 }
 
@@ -85,4 +89,22 @@ export async function seedDemo(db: WorkshopDatabase): Promise<void> {
     await db.jobs.bulkPut([...demoRecords.jobs])
     await db.entries.bulkPut([...demoRecords.entries])
   })
+}
+
+const TABLES = ['engines', 'sheets', 'jobs', 'entries', 'drafts', 'pictures'] as const
+type Everything = readonly (readonly unknown[])[]
+
+const everything = (db: WorkshopDatabase): Promise<Everything> =>
+  Promise.all(TABLES.map((name) => db.table<unknown>(name).toArray()))
+
+/** Everything as it was, all or nothing; the workshop may have been opened anew since. */
+async function putBack(kind: WorkshopKind, before: Everything): Promise<void> {
+  const db = new WorkshopDatabase(kind)
+  await db.transaction('rw', [...TABLES], async () => {
+    for (const [i, name] of TABLES.entries()) {
+      await db.table<unknown>(name).clear()
+      await db.table<unknown>(name).bulkPut([...(before[i] ?? [])])
+    }
+  })
+  db.close()
 }

@@ -10,7 +10,8 @@ import {
   type Job,
   type Records,
 } from '@link-count/core/model'
-import { foldJob, nextCounter } from '@link-count/core/ledger'
+import { nextStamp, sheetIdNow } from '@link-count/core/ledger'
+import type { Guard } from '@link-count/core/guard'
 import { draftsSlice } from './drafts'
 import { enginesSlice } from './engines'
 import { entriesSlice, entrySelectors } from './entries'
@@ -20,6 +21,7 @@ import { jobsSlice, jobSelectors } from './jobs'
 import { metaSlice } from './meta'
 import { newestSheet, sheetsSlice, sheetSelectors } from './sheets'
 import type { AppThunk } from './state'
+import { guardWith } from './views'
 
 /* Every write is here and goes one way: parse, put in the database, then the same value into the state. A put that fails
  * leaves the state as it was. */
@@ -52,10 +54,15 @@ export const say =
       const state = getState()
       const job = jobSelectors.selectById(state.jobs, jobId)
       if (!job) throw new Error(`Broken invariant: no job ${jobId}`)
-      const inJob = entrySelectors.selectAll(state.entries).filter((entry) => entry.jobId === jobId)
-      const sheets = sheetSelectors.selectAll(state.sheets).filter(({ engineId }) => engineId === job.engineId)
-      const { sheetId } = foldJob({ job, sheets, entries: inJob })
-      const counter = nextCounter(inJob)
+      const jobIds = new Set(
+        jobSelectors
+          .selectAll(state.jobs)
+          .filter(({ engineId }) => engineId === job.engineId)
+          .map(({ id }) => id),
+      )
+      const onEngine = entrySelectors.selectAll(state.entries).filter((entry) => jobIds.has(entry.jobId))
+      const sheetId = sheetIdNow(job, onEngine)
+      const { counter, seen } = nextStamp(onEngine, env.device)
       const rows = drafts.map((draft, i) =>
         entrySchema.parse({
           conditions: [],
@@ -66,6 +73,7 @@ export const say =
           sheetId,
           device: env.device,
           counter: counter + i,
+          seen,
           at: env.now(),
           seenFrom: state.screen.side,
         }),
@@ -74,6 +82,12 @@ export const say =
       tell(dispatch, env.publish, entriesSlice.actions.put(rows))
       return rows
     })
+
+/** The guard as it would be with one more line of a job's ledger; nothing is written. */
+export const guardIfSaid =
+  (jobId: string, draft: EntryDraft): AppThunk<Guard | undefined> =>
+  (_dispatch, getState, env) =>
+    guardWith(getState(), jobId, draft, env.device)
 
 /** Changes the newest build sheet. A version that an entry or a job cites is never touched: the change makes the next one. */
 export const changeSheet =

@@ -15,6 +15,7 @@ import '@mantine/core/styles/InlineInput.css'
 import '@mantine/core/styles/Button.css'
 import '@mantine/core/styles/Checkbox.css'
 import '@mantine/core/styles/SegmentedControl.css'
+import '@mantine/notifications/styles.css'
 import '../ui/theme.css'
 import '../ui/page.css'
 import '../ui/parts.css'
@@ -27,6 +28,7 @@ import { lastWorkshop } from './lastWorkshop'
 import { UpdateOffer } from './UpdateOffer'
 import { WorkshopGate } from './WorkshopGate'
 
+const Notices = lazy(() => import('./Notices'))
 const WorkshopPage = lazy(() => import('../features/workshop/WorkshopPage'))
 const EnginePage = lazy(() => import('../features/engine/EnginePage'))
 const JobPage = lazy(() => import('../features/job/JobPage'))
@@ -62,6 +64,9 @@ export const App = () => (
           </Routes>
         </Suspense>
         <UpdateOffer />
+        <Suspense fallback={null}>
+          <Notices />
+        </Suspense>
       </BrowserRouter>
     </ErrorBoundary>
   </MantineProvider>

@@ -1,8 +1,9 @@
-import { useEffect, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useState } from 'react'
 import { Provider } from 'react-redux'
 import { Navigate, Outlet, useParams } from 'react-router'
 import { openWorkshop, type OpenWorkshop, type WorkshopKind } from '../db'
 import { makeStore, type AppStore } from '../store'
+import { showNotice } from '../ui/notice'
 import { WorkshopProvider, type WorkshopInfo } from '../ui/WorkshopContext'
 import { rememberWorkshop } from './lastWorkshop'
 import { usePersistence } from './usePersistence'
@@ -19,6 +20,7 @@ type Opened = { readonly store: AppStore; readonly workshop: OpenWorkshop }
 function OpenGate({ kind }: { kind: WorkshopKind }) {
   const [opened, setOpened] = useState<Opened>()
   const [failed, setFailed] = useState<string>()
+  const [round, setRound] = useState(0)
   const persisted = usePersistence(kind)
   useEffect(() => {
     let gone = false
@@ -37,18 +39,30 @@ function OpenGate({ kind }: { kind: WorkshopKind }) {
       gone = true
       close?.()
     }
-  }, [kind])
+  }, [kind, round])
+  const openAgain = useCallback(() => {
+    setOpened(undefined)
+    setRound((before) => before + 1)
+  }, [])
   const info = useMemo(
     (): WorkshopInfo => ({
       kind,
       now: () => new Date().toISOString(),
       persisted,
       resetDemo: async () => {
-        await opened?.workshop.reset()
-        window.location.assign('/demo')
+        const undo = await opened?.workshop.reset()
+        openAgain()
+        if (!undo) return
+        void showNotice({
+          words: 'The demo is as it was made.',
+          undo: async () => {
+            await undo()
+            openAgain()
+          },
+        })
       },
     }),
-    [kind, persisted, opened],
+    [kind, persisted, opened, openAgain],
   )
   if (failed) {
     return (

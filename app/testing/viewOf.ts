@@ -14,6 +14,7 @@ export function viewOf(drafts: readonly EntryDraft[], sheet: BuildSheet = benchS
   return {
     engine: { id: job.engineId, name: 'Bench engine' } as Engine,
     job,
+    label: String(job.number),
     sheet,
     newestSheet: sheet,
     entries,

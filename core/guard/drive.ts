@@ -9,7 +9,7 @@ import {
   type Stand,
 } from '../ledger'
 import type { BuildSheet } from '../model/buildSheet'
-import type { GuardReason, GuardReasonCode } from './guard'
+import { severity, type GuardReason, type GuardReasonCode } from './guard'
 import { trimAround, trimWhereApart, type ApartTrim, type Trim } from './room'
 
 type Kind = 'loop' | 'coupling'
@@ -20,7 +20,7 @@ interface Link {
   readonly at: LinkStand
   /** Camshafts behind it whose valves may meet something. */
   readonly threatens: readonly string[]
-  readonly vanished: boolean
+  readonly vanished: string | undefined
 }
 
 const linksOf = (sheet: BuildSheet, stand: Stand, threatened: ReadonlySet<string>): Link[] => {
@@ -30,7 +30,9 @@ const linksOf = (sheet: BuildSheet, stand: Stand, threatened: ReadonlySet<string
     id,
     at,
     threatens: map.behind(id).filter((shaftId) => threatened.has(shaftId)),
-    vanished: !(kind === 'loop' ? sheet.loops : sheet.couplings).some((one) => one.id === id),
+    vanished: (kind === 'loop' ? sheet.loops : sheet.couplings).some((one) => one.id === id)
+      ? undefined
+      : (stand.names.get(id) ?? id),
   })
   return [
     ...[...stand.loops].map((one) => link('loop', one)),
@@ -79,7 +81,7 @@ function undoneReason(sheet: BuildSheet, stand: Stand, link: Link): GuardReason 
   const { kind, id, at, threatens, vanished } = link
   if (at.is === 'on') return undefined
   const codes = offCodes[kind]
-  const common = { targetId: id, ...(vanished ? { vanished: true as const } : {}) }
+  const common = { targetId: id, ...(vanished === undefined ? {} : { vanished }) }
   if (at.is === 'unknown') {
     const code = at.why === 'newOnSheet' ? codes.newOnSheet : codes.twoWays
     return { ...common, code, verdict: threatens.length > 0 ? 'unknown' : 'turn' }
@@ -110,16 +112,35 @@ function camshaftReasons(
       continue
     }
     const out = readsOut(proving, shaftId)
-    const found = out ? outReason(sheet, stand, way, shaftId, out) : proved.has(shaftId) ? [] : unproved(sheet, stand, way)
-    for (const reason of found) reasons.set(`${reason.code} ${reason.targetId}`, reason)
+    const found = out
+      ? outReason(sheet, stand, way, shaftId, out)
+      : proved.has(shaftId)
+        ? []
+        : unproved(sheet, stand, way)
+    for (const reason of found) {
+      const key = `${reason.code} ${reason.targetId}`
+      reasons.set(key, worseOf(reasons.get(key), reason))
+    }
   }
   return [...reasons.values()]
+}
+
+/** Two camshafts may wait for the same link: the less of what they allow. */
+function worseOf(one: GuardReason | undefined, other: GuardReason): GuardReason {
+  if (!one) return other
+  if (one.verdict !== other.verdict) return severity[one.verdict] > severity[other.verdict] ? one : other
+  if (!one.room || !other.room) return other
+  const room = {
+    forwardDeg: Math.min(one.room.forwardDeg, other.room.forwardDeg),
+    backDeg: Math.min(one.room.backDeg, other.room.backDeg),
+  }
+  return { ...other, room }
 }
 
 /** The links of a camshaft's way; all of them where the sheet does not tell it, and what is on no sheet any more always. */
 function onWay(map: DriveMap, links: readonly Link[], shaftId: string): Link[] {
   const way = map.way(shaftId)
-  return links.filter(({ id, vanished }) => vanished || !way || way.some((one) => one.id === id))
+  return links.filter(({ id, vanished }) => vanished !== undefined || !way || way.some((one) => one.id === id))
 }
 
 /** The smallest trim that the links which were undone leave; without one, round where it was read. */
@@ -130,7 +151,8 @@ function trimOfWay(sheet: BuildSheet, stand: Stand, way: readonly Link[], readAt
     const { why: _why, ...trim } = trimWhereApart(sheet, stand, at.apart)
     return trim
   })
-  const held = trims.find(({ verdict }) => verdict === 'doNotTurn') ?? trims.find(({ verdict }) => verdict === 'unknown')
+  const held =
+    trims.find(({ verdict }) => verdict === 'doNotTurn') ?? trims.find(({ verdict }) => verdict === 'unknown')
   if (held) return held
   return {
     verdict: 'trim',
@@ -164,7 +186,7 @@ function unproved(sheet: BuildSheet, stand: Stand, way: readonly Link[]): GuardR
     code: kind === 'loop' ? 'loopNotCounted' : 'couplingNotRead',
     targetId: id,
     ...trim,
-    ...(vanished ? { vanished: true as const } : {}),
+    ...(vanished === undefined ? {} : { vanished }),
   }))
 }
 

@@ -108,12 +108,7 @@ describe('verdicts', () => {
   test('the worst reason decides, and every reason is listed', () => {
     const guard = guardAfter([...offAtPose, item('lock'), item('rag')])
     expect(guard.verdict).toBe('doNotTurn')
-    expect(guard.reasons.map(({ code }) => code)).toEqual([
-      'lockIn',
-      'itemIn',
-      'loopOff',
-      'tensionerNotReleased',
-    ])
+    expect(guard.reasons.map(({ code }) => code)).toEqual(['lockIn', 'itemIn', 'loopOff', 'tensionerNotReleased'])
   })
 })
 

@@ -28,7 +28,8 @@ export function planTurn({
   freshApproach?: { readonly stillBackDeg: number } | undefined
 }): TurnPlan {
   const held = guard.reasons.filter(({ verdict }) => verdict !== 'turn')
-  if (fromDeg === undefined) return guard.verdict === 'turn' ? { kind: 'placeUnknown' } : { kind: 'freeFirst', reasons: held }
+  if (fromDeg === undefined)
+    return guard.verdict === 'turn' ? { kind: 'placeUnknown' } : { kind: 'freeFirst', reasons: held }
   const shortDeg = wrapToSigned(toDeg - fromDeg, cycleDeg)
   if (Math.abs(shortDeg) <= THERE_DEG && !freshApproach) return { kind: 'there' }
   const onwardDeg = Math.abs(shortDeg) <= THERE_DEG ? 0 : wrapToCycle(toDeg - fromDeg, cycleDeg)

@@ -9,9 +9,7 @@ const UNKNOWN: Trim = { verdict: 'unknown', trim: 'unknown' }
 
 /** Whether the crank's ledger can be trusted to say how far it was turned from a place. */
 const ledgerHolds = ({ rotation, disputes }: Stand) =>
-  !rotation.contradicted &&
-  rotation.wheelDisagreesDeg === undefined &&
-  disputes.every(({ about }) => about !== 'crank')
+  !rotation.contradicted && rotation.wheelDisagreesDeg === undefined && disputes.every(({ about }) => about !== 'crank')
 
 /** The trim round a place of the crank's ledger. It is an interval and not so much for each entry: what was turned is used up, and outside of it nothing
  *  more may be turned. */

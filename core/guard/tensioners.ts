@@ -10,7 +10,7 @@ export const tensionerReasons = (sheet: BuildSheet, stand: Stand): GuardReason[]
     const own = sheet.loops.filter(({ path }) => path.some(({ memberId }) => memberId === id))
     const loops = own.length > 0 ? own : sheet.loops
     const allOff = loops.length > 0 && loops.every((loop) => stand.loops.get(loop.id)?.is === 'off')
-    const vanished = sheet.members.every((member) => member.id !== id) ? { vanished: true as const } : {}
+    const vanished = sheet.members.every((member) => member.id !== id) ? { vanished: stand.names.get(id) ?? id } : {}
     const reason = { targetId: id, ...vanished }
     if (allOff) return [{ ...reason, code: 'tensionerNotReleased', verdict: 'turn' }]
     if (is === 'unknown') return [{ ...reason, code: 'tensionerNotSaid', verdict: 'unknown' }]

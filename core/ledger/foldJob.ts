@@ -61,6 +61,14 @@ export function foldJob({
   }
 }
 
+/** The build sheet that a job's next entry is made against: the newest one that a live entry of it took on. */
+export function sheetIdNow(job: Job, entries: readonly Entry[]): string {
+  const ordered = orderEntries(entries.filter(({ jobId }) => jobId === job.id))
+  const struck = struckIds(ordered)
+  const adopted = ordered.findLast((entry) => entry.kind === 'sheet' && !struck.has(entry.id))
+  return adopted?.kind === 'sheet' ? adopted.toSheetId : job.sheetId
+}
+
 /** The parts of the sheet as a job left them. */
 function partsOf(
   stand: Stand,

@@ -1,6 +1,7 @@
 export * from './order'
 export * from './state'
 export * from './foldJob'
+export * from './jobLabels'
 export * from './stand'
 export * from './timing'
 export { FRESH_APPROACH_DEG } from './rotation'

@@ -6,7 +6,9 @@ const compareText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
  *  knew, so a later look at the engine sorts later; entries from before `seen` come first; ties between devices go by device, then id. */
 export const compareEntries = (a: Entry, b: Entry) =>
   Number(a.seen !== undefined) - Number(b.seen !== undefined) ||
-  a.counter - b.counter || compareText(a.device, b.device) || compareText(a.id, b.id)
+  a.counter - b.counter ||
+  compareText(a.device, b.device) ||
+  compareText(a.id, b.id)
 
 /** Each entry once, in order. */
 export function orderEntries(entries: readonly Entry[]): Entry[] {

@@ -44,7 +44,8 @@ export const startRotation: Rotation = {
 
 /** A new job begins: the place of the crank goes on as reckoned, what was seen and witnessed of it does not. */
 export function rotationCarried(rotation: Rotation, sameCycle: boolean, cycleDeg: number): Rotation {
-  const at = rotation.contradicted || rotation.wheelDisagreesDeg !== undefined ? undefined : placeDeg(rotation, cycleDeg)
+  const at =
+    rotation.contradicted || rotation.wheelDisagreesDeg !== undefined ? undefined : placeDeg(rotation, cycleDeg)
   const { totalDeg, lastDirection } = rotation
   return {
     ...startRotation,

@@ -23,7 +23,7 @@ export default function CardPage() {
       <PageHeader
         crumbs={[
           { words: view.engine.name, to: `/engine/${view.engine.id}` },
-          { words: `Job ${view.job.number}`, to: `/job/${view.job.id}` },
+          { words: `Job ${view.label}`, to: `/job/${view.job.id}` },
           { words: 'Card' },
         ]}
       >
@@ -50,7 +50,7 @@ function Card({ view }: { view: JobView }) {
         <div>
           <h1>{engine.name}</h1>
           <p>
-            {engine.description} · Job {job.number}, {formatDate(job.at)}
+            {engine.description} · Job {view.label}, {formatDate(job.at)}
             {job.meter && ` · ${meterWords(job.meter)}`}
             {job.reason && ` · ${job.reason}`}
           </p>
@@ -79,7 +79,7 @@ function Card({ view }: { view: JobView }) {
         {state.register.length > 0 && (
           <p className="danger">
             <strong>
-              Still in, out or loose: {state.register.map(({ item, where }) => itemSentence(item, where)).join('; ')}.
+              Still in, out or loose: {state.register.map((item) => itemSentence(item, sheet)).join('; ')}.
             </strong>{' '}
             {state.closed?.reason}
           </p>
@@ -187,8 +187,8 @@ function Card({ view }: { view: JobView }) {
           {state.crank.deg === undefined
             ? 'Crank: place not known.'
             : `Crank left at ${fixed(state.crank.deg, 1)}°, ${state.crank.doubt}.`}{' '}
-          Guard when this was shown: {verdictTitle(judgeGuard(sheet, state)).toLowerCase()}. ± are two sigma. The
-          maker’s manual and the rules of the place come first.
+          Guard when this was shown: {verdictTitle(judgeGuard(sheet, { ...state, closed: undefined })).toLowerCase()}. ±
+          are two sigma. The maker’s manual and the rules of the place come first.
         </p>
         <p className="signature">Signed: {state.closed?.role ?? ''}</p>
       </section>

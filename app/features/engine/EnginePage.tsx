@@ -129,11 +129,11 @@ function JobLine({ jobId }: { jobId: string }) {
   const { kind } = useWorkshop()
   const view = useAppSelector((state) => selectJobView(state, jobId))
   if (!view) return null
-  const { job, state, steps, inHand } = view
+  const { job, label, state, steps, inHand } = view
   return (
     <li>
       <div>
-        <strong>Job {job.number}</strong> <span className="soft">{formatDate(job.at)}</span>
+        <strong>Job {label}</strong> <span className="soft">{formatDate(job.at)}</span>
         <p className="soft">{job.reason}</p>
         <ChainProgress
           pins={steps.map(({ step, status }) => ({
@@ -145,7 +145,7 @@ function JobLine({ jobId }: { jobId: string }) {
       <Link
         className="button-link"
         to={state.closed ? `/${kind}/job/${job.id}/card` : `/${kind}/job/${job.id}`}
-        aria-label={`${state.closed ? 'Card' : 'Go on'}, job ${job.number}`}
+        aria-label={`${state.closed ? 'Card' : 'Go on'}, job ${label}`}
       >
         {state.closed ? 'Card' : 'Go on'}
       </Link>

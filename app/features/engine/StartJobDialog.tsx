@@ -3,8 +3,11 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { BuildSheet, Engine } from '@link-count/core/model'
 import { parseNumber } from '@link-count/core/units'
+import { selectInherited, type Inheritance } from '../../domain/views'
 import { openJob } from '../../domain/writes'
-import { useAppDispatch } from '../../store'
+import { useAppDispatch, useAppSelector } from '../../store'
+import { GuardShape } from '../../ui/GuardShape'
+import { reasonWords } from '../../ui/wording'
 import { useDraft } from '../../ui/fields'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { Dialog } from '../../ui/Dialog'
@@ -22,7 +25,10 @@ export function StartJobDialog({
   const navigate = useNavigate()
   const { kind } = useWorkshop()
   const reason = useDraft(`start-job:${engine.id}:reason`)
-  const [arrival, setArrival] = useState<'chainOn' | 'chainOff'>('chainOn')
+  const inherited = useAppSelector((state) => selectInherited(state, engine.id))
+  const undone = inherited?.undone ?? 'nothing'
+  const [chosen, setArrival] = useState<'chainOn' | 'chainOff'>('chainOn')
+  const arrival = undone === 'nothing' ? chosen : undone === 'everyLoop' ? 'chainOff' : 'chainOn'
   const meter = useDraft(`start-job:${engine.id}:meter`)
   const [unit, setUnit] = useState<'hours' | 'miles' | 'km'>('hours')
   const run = parseNumber(meter.text)
@@ -52,26 +58,29 @@ export function StartJobDialog({
           void start()
         }}
       >
-        <div>
-          <p className="field-label" id="arrival-label">
-            How did it come in?
-          </p>
-          <SegmentedControl
-            aria-labelledby="arrival-label"
-            fullWidth
-            value={arrival}
-            onChange={(value) => setArrival(value as 'chainOn')}
-            data={[
-              { value: 'chainOn', label: 'Chain on' },
-              { value: 'chainOff', label: 'Chain off' },
-            ]}
-          />
-          <p className="soft">
-            {arrival === 'chainOn'
-              ? 'Everything is read as found before anything is touched.'
-              : 'Nothing can be read as found; the steps that cannot be done say what replaces them.'}
-          </p>
-        </div>
+        {inherited && inherited.reasons.length > 0 && <Inherited {...inherited} sheet={sheet} />}
+        {undone === 'nothing' && (
+          <div>
+            <p className="field-label" id="arrival-label">
+              How did it come in?
+            </p>
+            <SegmentedControl
+              aria-labelledby="arrival-label"
+              fullWidth
+              value={arrival}
+              onChange={(value) => setArrival(value as 'chainOn')}
+              data={[
+                { value: 'chainOn', label: 'Chain on' },
+                { value: 'chainOff', label: 'Chain off' },
+              ]}
+            />
+            <p className="soft">
+              {arrival === 'chainOn'
+                ? 'Everything is read as found before anything is touched.'
+                : 'Nothing can be read as found; the steps that cannot be done say what replaces them.'}
+            </p>
+          </div>
+        )}
         <TextInput
           label="Why it is here"
           placeholder="rattles at idle"
@@ -101,5 +110,25 @@ export function StartJobDialog({
         </Button>
       </form>
     </Dialog>
+  )
+}
+
+/** What the last jobs left on the engine: the new one takes it over as it is. */
+function Inherited({ label, reasons, sheet }: Inheritance & { readonly sheet: BuildSheet }) {
+  return (
+    <section aria-label="Taken over">
+      <p className="field-label">As job {label} left it, and taken over</p>
+      <ul className="plain guard-reasons">
+        {reasons.map((reason) => (
+          <li key={reason.code + reason.targetId}>
+            <GuardShape verdict={reason.verdict} size={28} />
+            <span>{reasonWords(reason, sheet).why}</span>
+          </li>
+        ))}
+      </ul>
+      <p className="soft">
+        Making safe begins anew. Where the crank stands is reckoned, and the zero in doubt, until somebody looks.
+      </p>
+    </section>
   )
 }

@@ -38,7 +38,7 @@ export function TrendTable() {
             {read.map((view) => (
               <tr key={view.job.id}>
                 <th scope="row">
-                  Job {view.job.number}, {formatDate(view.job.at)}
+                  Job {view.label}, {formatDate(view.job.at)}
                   {view.job.meter && <span className="soft">, {meterWords(view.job.meter)}</span>}
                 </th>
                 {camshafts.map(({ id }) => (

@@ -11,7 +11,8 @@ import type { JobView } from '../../domain/views'
 import { useBench } from './JobContext'
 import { moveWords } from './moveWords'
 import { stepResult } from './stepResult'
-import { planTo, planWords, targetOfStep } from './turnPlan'
+import { askTurn } from './askTurn'
+import { targetOfStep } from './turnPlan'
 import type { Step } from '@link-count/core/runSheet'
 import type { Side } from '@link-count/core/units'
 
@@ -34,7 +35,7 @@ export function BenchMode({
   const target = targetOfStep(step, view)
   const status = view.steps.find((one) => one.step === step)?.status
   const move = firstMove(step, view, side)
-  const said = move ?? (target ? planWords(planTo(view, target.deg), target, view, side) : undefined)
+  const said = move ?? (target ? askTurn({ to: target }, view, side).words : undefined)
   return (
     <div className="bench-mode" role="dialog" aria-label="Bench mode" aria-modal="true">
       <p className="bench-mode-step">{stepTitle(step, view.sheet)}</p>

@@ -1,3 +1,6 @@
+import { Checkbox } from '@mantine/core'
+import { notePut } from '../../domain/writes'
+import { useAppDispatch, useAppSelector } from '../../store'
 import { Dialog } from '../../ui/Dialog'
 
 const keys: readonly [string, string][] = [
@@ -14,7 +17,13 @@ const keys: readonly [string, string][] = [
   ['?', 'this list'],
 ]
 
+/** Where the workshop keeps that letters do nothing. */
+const LETTERS = 'letterKeys'
+export const useLetterKeys = () => useAppSelector((state) => state.meta[LETTERS] !== 'off')
+
 export function HelpDialog({ onClose }: { readonly onClose: () => void }) {
+  const dispatch = useAppDispatch()
+  const letters = useLetterKeys()
   return (
     <Dialog title="Keys" size="lg" onClose={onClose}>
       <dl className="keys">
@@ -27,6 +36,14 @@ export function HelpDialog({ onClose }: { readonly onClose: () => void }) {
           </div>
         ))}
       </dl>
+      <Checkbox
+        label="Single letters do this"
+        description="Off, only space, backspace, the arrows and Home act; everything else is pressed."
+        checked={letters}
+        onChange={(event) =>
+          void dispatch(notePut([{ id: LETTERS, value: event.currentTarget.checked ? 'on' : 'off' }]))
+        }
+      />
       <p className="soft">
         Dragging or keys move the drawing. The engine moves in the ledger only when you say “I have turned it”.
       </p>

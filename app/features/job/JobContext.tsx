@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react'
-import type { EntryDraft } from '@link-count/core/model'
+import type { Entry, EntryDraft } from '@link-count/core/model'
 import type { Side } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 import type { DrawnCrank } from '../../store'
@@ -9,7 +9,9 @@ export interface Bench {
   readonly view: JobView
   readonly side: Side
   readonly drawn: DrawnCrank
-  readonly say: (...drafts: EntryDraft[]) => Promise<void>
+  readonly say: (...drafts: EntryDraft[]) => Promise<readonly Entry[]>
+  /** Strikes a line, or takes a strike back: asks first where that changes what may be turned, and can be undone from its notice. */
+  readonly strike: (entry: Entry, reason: string) => void
   readonly showStep: (stepId: string | undefined) => void
 }
 

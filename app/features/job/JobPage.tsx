@@ -21,12 +21,13 @@ import { Strip } from './bench/Strip'
 import { firstPinFor, useFoundState, useScene } from './bench/useScene'
 import { countDraftKey, ruleDraftKey } from './countKeys'
 import { countablesOf, inHandOf, sectionDraftKey } from './countSection'
-import { GuardBar } from './GuardBar'
-import { HelpDialog } from './HelpDialog'
+import { GuardBar } from './guard/GuardBar'
+import { HelpDialog, useLetterKeys } from './HelpDialog'
 import { BenchProvider, useBench, type Bench } from './JobContext'
 import { LedgerDialog } from './LedgerDialog'
 import { NewerSheet } from './NewerSheet'
 import { SheetList } from './SheetList'
+import { useStrike } from './useStrike'
 import { StepPanel } from './steps/StepPanel'
 import { targetOfStep } from './turnPlan'
 import { TurnedDialog } from './TurnedDialog'
@@ -37,7 +38,7 @@ import './sheet.css'
 import './steps/steps.css'
 import './bench/bench.css'
 import './bench/strip.css'
-import './guard.css'
+import './guard/guard.css'
 import './ledger.css'
 import './benchMode.css'
 import './narrow.css'
@@ -59,10 +60,7 @@ function JobBench({ view }: { view: JobView }) {
   const [chosenId, setChosenId] = useState<string>()
   const [dialog, setDialog] = useState<'ledger' | 'help'>()
   const drawn = useMemo(() => makeDrawnCrank(), [])
-  const say = useCallback(
-    async (...drafts: EntryDraft[]) => void (await dispatch(sayInJob(job.id, drafts))),
-    [dispatch, job.id],
-  )
+  const say = useCallback((...drafts: EntryDraft[]) => dispatch(sayInJob(job.id, drafts)), [dispatch, job.id])
   const shown = steps.find(({ step }) => step.id === chosenId) ?? steps.find(({ step }) => step === inHand)
   const home = useCallback(
     () => drawn.set(state.crank.deg ?? sheet.referencePose.crankDeg.value),
@@ -76,7 +74,9 @@ function JobBench({ view }: { view: JobView }) {
     if (section && window.matchMedia('(min-width: 901px)').matches) section.scrollIntoView({ block: 'nearest' })
   }, [shownId])
 
-  const bench: Bench = { view, side: screen.side, drawn, say, showStep: setChosenId }
+  const { strike, asking } = useStrike(view)
+  const letters = useLetterKeys()
+  const bench: Bench = { view, side: screen.side, drawn, say, strike, showStep: setChosenId }
   const counted = useCountedOnFace(view, shown?.step)
   const { setBenchMode, flip, otherView } = useScreenActions(sheet)
   useBenchKeys(drawn, sheet.cycleDeg, {
@@ -88,9 +88,10 @@ function JobBench({ view }: { view: JobView }) {
     ledger: () => setDialog('ledger'),
     undo: () => {
       const last = lastLive(view.entries)
-      if (last) void say({ kind: 'strike', targetId: last.id, reason: 'undone' })
+      if (last) strike(last, 'undone')
     },
     leave: () => setBenchMode(false),
+    letters,
   })
   const views = viewsOf(sheet)
   const shownView = views.includes(screen.view) ? screen.view : (views[0] ?? 'wheel')
@@ -100,7 +101,7 @@ function JobBench({ view }: { view: JobView }) {
     <BenchProvider value={bench}>
       <div className="job">
         <PageHeader
-          crumbs={[{ words: view.engine.name, to: `/engine/${view.engine.id}` }, { words: `Job ${job.number}` }]}
+          crumbs={[{ words: view.engine.name, to: `/engine/${view.engine.id}` }, { words: `Job ${view.label}` }]}
         >
           <Button variant="quiet" onClick={flip} className="side-button">
             <span>
@@ -121,7 +122,7 @@ function JobBench({ view }: { view: JobView }) {
         <main className="job-main">
           <div className="sheet" ref={panel}>
             <h1 className="unseen">
-              {view.engine.name}, job {job.number}
+              {view.engine.name}, job {view.label}
             </h1>
             <div className="phone-progress">
               <ChainProgress
@@ -178,6 +179,7 @@ function JobBench({ view }: { view: JobView }) {
           </section>
         </main>
         <GuardBar />
+        {asking}
         {dialog === 'ledger' && <LedgerDialog onClose={() => setDialog(undefined)} />}
         {dialog === 'help' && <HelpDialog onClose={() => setDialog(undefined)} />}
         {screen.benchMode && shown && (

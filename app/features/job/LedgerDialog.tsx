@@ -13,7 +13,7 @@ import { Dialog } from '../../ui/Dialog'
 
 /** The whole ledger, struck lines included; a line is struck or a strike taken back, never edited. */
 export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
-  const { view, say } = useBench()
+  const { view, say, strike } = useBench()
   const { state, entries, inHand, job } = view
   const dispatch = useAppDispatch()
   const note = useDraft(`${job.id}:note`)
@@ -72,7 +72,7 @@ export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
               entry={entry}
               struck={state.struck.has(entry.id)}
               entries={entries}
-              onStrike={() => void say({ kind: 'strike', targetId: entry.id, reason: 'struck by hand' })}
+              onStrike={() => strike(entry, 'struck by hand')}
             />
           ))}
         </ol>

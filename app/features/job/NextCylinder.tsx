@@ -13,7 +13,7 @@ import { eventWords, wheelAt } from './turnPlan'
 /** From here to another cylinder's firing TDC: how far, which way, past what. */
 export function NextCylinder({ onClose }: { readonly onClose: () => void }) {
   const { view, side } = useBench()
-  const { sheet, state, guard } = view
+  const { sheet, state } = view
   const { places } = judgeFiring(sheet)
   const from = state.crank.deg
   const ahead = (id: string) =>
@@ -58,7 +58,6 @@ export function NextCylinder({ onClose }: { readonly onClose: () => void }) {
             </ol>
           </>
         )}
-        {guard.verdict !== 'turn' && <p className="warn">The guard holds it: see what has to be freed first.</p>}
       </div>
     </Dialog>
   )

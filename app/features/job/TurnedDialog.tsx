@@ -5,6 +5,7 @@ import { DegreesInput, useDegreesField, useWheelField, WheelInput } from '../../
 import { handWords, missedTurnWords, reasonWords, sideName } from '../../ui/wording'
 import { useBench } from './JobContext'
 import { Dialog } from '../../ui/Dialog'
+import { askTurn } from './askTurn'
 import type { TurnTarget } from './turnPlan'
 
 /** Moves the engine in the ledger: how far, which way, how it ended, and what the wheel then reads. */
@@ -96,7 +97,7 @@ export function TurnedDialog({
         )}
         {missed && (
           <p className="warn" role="alert">
-            {missedTurnWords[missed]}
+            {missedTurnWords[missed]} {missed !== 'shortWayBack' && askTurn({ again: 'oneMoreTurn' }, view, side).words}
           </p>
         )}
         <Button variant="filled" onClick={accept}>

@@ -1,5 +1,5 @@
 import { cautionsFor } from '@link-count/core/runSheet'
-import type { BuildSheet, Entry } from '@link-count/core/model'
+import type { BuildSheet, Entry, Settled } from '@link-count/core/model'
 import { showOnScale } from '@link-count/core/degreeWheel'
 import { fixed, formatLateness, formatMm } from '@link-count/core/units'
 import {
@@ -23,6 +23,40 @@ const evidence = {
 }
 const tools = { screwdriver: 'screwdriver', pick: 'pick', valve: 'spare valve', stick: 'marked stick' }
 const tensioner = { heldBack: 'held back', fitted: 'fitted, held back', released: 'released', proven: 'felt to push' }
+
+const camshaftWords = {
+  out: 'out of the engine',
+  free: 'in and free',
+  held: 'in and held',
+  driven: 'driven',
+  seenShut: 'every valve of it seen shut, and held',
+}
+
+/** What somebody saw of a part that nobody knew of. */
+function settledSentence(part: Settled, sheet: BuildSheet, entries: readonly Entry[]): string {
+  const named = [...sheet.loops, ...sheet.members, ...sheet.shafts].find(({ id }) => id === part.id)?.name
+  const coupling = sheet.couplings.find(({ id }) => id === part.id)
+  const name = named ?? (coupling ? couplingName(coupling, sheet) : part.id)
+  switch (part.about) {
+    case 'crank':
+      return 'the crank stands where it was said to, the turns written are wrong'
+    case 'item': {
+      const item = entries.findLast((one) => one.kind === 'item' && one.itemId === part.id)
+      const what = item?.kind === 'item' ? itemWords[item.item].name : part.id
+      return `${what} ${part.is}`
+    }
+    case 'camshaft':
+      return `${name} ${part.is === 'gone' ? 'is no more' : camshaftWords[part.is]}`
+    default: {
+      if (part.is === 'became') {
+        const heir = [...sheet.loops, ...sheet.members].find(({ id }) => id === part.became)?.name ?? part.became
+        return `${name} is now the ${(heir ?? '').toLowerCase()}`
+      }
+      const words = { asItRan: 'on, as it ran', gone: 'is off the engine for good', heldBack: 'held back' }
+      return `${name} ${part.is in words ? words[part.is as keyof typeof words] : part.is}`
+    }
+  }
+}
 
 /** One line of the ledger in words. */
 export function entryWords(entry: Entry, sheet: BuildSheet, entries: readonly Entry[]): string {
@@ -56,8 +90,14 @@ export function entryWords(entry: Entry, sheet: BuildSheet, entries: readonly En
     }
     case 'item':
       return entry.change === 'in'
-        ? itemSentence(entry.item, entry.where)
+        ? itemSentence(entry, sheet)
         : `${itemWords[entry.item].takeOut}${entry.where ? `: ${entry.where}` : ''}`
+    case 'camshaft':
+      return `${nameOf(sheet.shafts, entry.shaftId)}: ${camshaftWords[entry.is]}`
+    case 'ranUntilNow':
+      return `It ran as it stands until it came in: ${{ yes: 'yes', no: 'no', notKnown: 'not known' }[entry.says]}${entry.role ? `, by the word of the ${entry.role}` : ''}`
+    case 'settled':
+      return `Looked at the engine: ${settledSentence(entry.part, sheet, entries)}`
     case 'loop':
       return `${nameOf(sheet.loops, entry.loopId)} ${entry.change}`
     case 'tensioner':
@@ -84,7 +124,7 @@ export function entryWords(entry: Entry, sheet: BuildSheet, entries: readonly En
       return `${entry.name || 'Mark'} at its pointer, wheel ${wheel(entry.wheelDeg, 2)}`
     case 'stands':
       return entry.place === 'pose'
-        ? 'Stands at the reference pose'
+        ? 'Stands at the timing position'
         : `Stands at TDC of cylinder ${nameOf(sheet.cylinders, entry.cylinderId)}`
     case 'turned':
       return `Turned ${fixed(Math.abs(entry.deg), 1)}°${entry.deg < 0 ? ' back' : ''}, ${{ onMark: 'on the mark', short: 'short of it', past: 'past it' }[entry.ended]}${entry.wheelDeg === undefined ? '' : `, wheel ${wheel(entry.wheelDeg, 1)}`}`

@@ -71,6 +71,8 @@ export function stepResult(step: Step, status: StepStatus, view: JobView): React
         heldBack: 'held',
         asArrived: '',
         out: 'out',
+        notSaid: 'not said',
+        unknown: 'not known',
       }[state.tensioners[shaftId] ?? 'out']
     case 'card':
       return state.closed ? 'signed' : ''

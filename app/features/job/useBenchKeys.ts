@@ -15,7 +15,11 @@ export interface BenchKeyActions {
 }
 
 /** Keys of the bench. None acts while a field, a button or a dialog has the focus that needs the key itself. */
-export function useBenchKeys(drawn: DrawnCrank, cycleDeg: number, actions: BenchKeyActions): void {
+export function useBenchKeys(
+  drawn: DrawnCrank,
+  cycleDeg: number,
+  { letters, ...actions }: BenchKeyActions & { /** Whether single letters do anything. */ readonly letters: boolean },
+): void {
   const latest = useRef(actions)
   useEffect(() => {
     latest.current = actions
@@ -36,6 +40,7 @@ export function useBenchKeys(drawn: DrawnCrank, cycleDeg: number, actions: Bench
         return
       }
       if (event.ctrlKey) return
+      if (!letters && event.key !== 'Home') return
       const byKey: Record<string, () => void> = {
         f: flip,
         b: benchMode,
@@ -53,7 +58,7 @@ export function useBenchKeys(drawn: DrawnCrank, cycleDeg: number, actions: Bench
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
-  }, [drawn, cycleDeg])
+  }, [drawn, cycleDeg, letters])
 }
 
 /** Puts the focus on the step's next action, so that Enter does it. */

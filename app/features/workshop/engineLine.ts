@@ -47,7 +47,7 @@ export function engineLine(view: JobView | undefined): EngineLine {
   const [reason] = guard.reasons
   const more = state.register.length > 1 ? `, and ${state.register.length - 1} more` : ''
   const detail = inside
-    ? `${itemSentence(inside.item, inside.where)}${more}`
+    ? `${itemSentence(inside, sheet)}${more}`
     : reason
       ? reasonWords(reason, sheet).why
       : 'Nothing is left inside'

@@ -30,8 +30,7 @@ export const nextReadingWords: Record<NextReading, string> = {
     'Air past a thumb on the plug hole, coming up: it sees the half of the cycle without looking at the cams.',
   countRuns: 'Count the pulled runs: a count sees the tooth and nothing else.',
   measureChain: 'Measure the chain by calliper over ten pitches or more, at the worst of several places.',
-  comeAgainRunning:
-    'Come to the marks again turning the running way, the tensioner released: slack then cannot lie on the pulled run.',
+  comeAgainRunning: 'Read the marks again with no slack on the pulled run, the tensioner released.',
   measureHead: 'Measure the head or block against its book height.',
   measureLash: 'Measure the lash of these valves.',
   topLift: 'Measure the top lift of these lobes.',

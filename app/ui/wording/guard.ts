@@ -4,14 +4,28 @@ import { fixed } from '@link-count/core/units'
 import { asBelt } from './belt'
 import { itemSentence, itemWords } from './register'
 
-export const verdictTitle = ({ verdict, limit }: Guard): string => {
-  if (verdict === 'turn') return 'May be turned by hand'
+/** Degrees that are allowed, never rounded up. */
+const down = (deg: number, decimals: 0 | 1 = 1) => {
+  const tenths = Math.floor(deg * 10 + 1e-6)
+  return fixed(tenths / 10, decimals === 0 && tenths % 10 === 0 ? 0 : 1)
+}
+
+export const verdictTitle = ({ verdict, limit, onlyRunning }: Guard): string => {
+  if (verdict === 'turn') return onlyRunning ? 'May be turned, the running way only' : 'May be turned by hand'
   if (verdict === 'doNotTurn') return 'Do not turn'
   if (verdict === 'unknown') return 'Not known: do not turn yet'
-  if (limit?.kind === 'stop') return 'Gently onto the stop only'
-  if (limit?.kind === 'reading') return 'Gently, for the reading only'
-  if (limit && limit.forwardDeg === limit.backDeg) return `Trim only: ${fixed(limit.forwardDeg, 0)}° either way`
-  return limit ? `Trim only: ${fixed(limit.forwardDeg, 1)}° on, ${fixed(limit.backDeg, 1)}° back` : 'Trim only'
+  const { forwardDeg, backDeg, until } = limit ?? {}
+  if (forwardDeg === undefined || backDeg === undefined)
+    return until === 'stop'
+      ? 'Gently onto the stop only'
+      : until === 'reading'
+        ? 'Gently, for the reading only'
+        : 'Trim only'
+  const trim =
+    forwardDeg === backDeg
+      ? `Trim only: ${down(forwardDeg, 0)}° either way`
+      : `Trim only: ${down(forwardDeg)}° on, ${down(backDeg)}° back`
+  return until === 'stop' ? `${trim}, and gently: the stop is in` : until ? `${trim}, and gently` : trim
 }
 
 interface ReasonWords {
@@ -45,42 +59,97 @@ export function reasonWords(reason: GuardReason, sheet: BuildSheet): ReasonWords
   return { why: asBelt(why, sheet), free: asBelt(free, sheet) }
 }
 
-function chainReason({ code, item }: GuardReason, sheet: BuildSheet): ReasonWords {
+const sign = (deg: number) => `${fixed(Math.abs(deg), 0)}° ${deg < 0 ? 'early' : 'late'}`
+
+function chainReason(reason: GuardReason, sheet: BuildSheet): ReasonWords {
+  const { why, free } = vanishedReason(reason) ?? plainReason(reason, sheet)
+  // A trim that is spent, or whose place is not known, is no trim any more.
+  if (reason.trim === 'used') return { why: `${why}; turned out of the trim`, free }
+  if (reason.trim === 'unknown')
+    return { why: `${why}; how far it was turned is not known`, free: `${free}, or say where it stands` }
+  return { why, free }
+}
+
+function vanishedReason({ vanished, code }: GuardReason): ReasonWords | undefined {
+  if (vanished === undefined) return undefined
+  const state =
+    code === 'loopOff' || code.startsWith('loopOff')
+      ? 'off'
+      : code.startsWith('couplingApart')
+        ? 'apart'
+        : code.startsWith('tensioner')
+          ? 'not known to be released'
+          : 'not proved'
+  return {
+    why: `${vanished} was ${state}, and is on the build sheet no more`,
+    free: 'Say what became of it',
+  }
+}
+
+function plainReason({ code, item, targetId, latenessDeg, safeDeg }: GuardReason, sheet: BuildSheet): ReasonWords {
+  const named = (list: readonly { readonly id: string; readonly name: string }[], otherwise: string) =>
+    list.find(({ id }) => id === targetId)?.name ?? otherwise
+  const many = sheet.loops.length > 1
+  const chain = many ? named(sheet.loops, 'chain') : 'chain'
+  const camshaft = named(sheet.shafts, 'Camshaft')
+  const tensioner =
+    sheet.members.filter(({ kind }) => kind === 'tensioner').length > 1
+      ? named(sheet.members, 'Tensioner')
+      : 'Tensioner'
+  const looked = 'Look at the engine, and say what you see'
   switch (code) {
     case 'makeSafeNotDone':
       return { why: 'Make-safe is not done', free: 'Tick what is left in Make safe' }
+    case 'jobClosed':
+      return { why: 'This job is signed and closed', free: 'Start a new job and make it safe' }
     case 'stopIn':
     case 'rodIn':
     case 'lockIn':
     case 'capsLoose':
     case 'itemIn':
       return item
-        ? { why: itemSentence(item.item, item.where), free: freeItem(item.item) }
+        ? { why: itemSentence(item, sheet), free: freeItem(item.item) }
         : { why: 'Something is in', free: 'Take it out' }
+    case 'itemSaidTwoWays':
+      return { why: `${item ? itemWords[item.item].name : 'Something'}: in and out, by two devices`, free: looked }
     case 'loopOff':
-      return { why: `${collide(sheet)}, chain off at the pose`, free: 'Chain on and counted, or every valve relieved' }
+      return {
+        why: `${collide(sheet)}, ${chain} off at the timing position`,
+        free: 'Chain on and counted, or every valve relieved',
+      }
     case 'loopOffAwayFromPose':
       return {
-        why: `${collide(sheet)}, chain off away from the pose`,
+        why: `${collide(sheet)}, ${chain} off away from the timing position`,
         free: 'Relieve every valve before the crank moves',
       }
     case 'loopOffPlaceUnknown':
       return {
-        why: `${collide(sheet)}, chain off, and nobody knows where the crank stands`,
+        why: `${collide(sheet)}, ${chain} off, and nobody knows where the crank stands`,
         free: 'Relieve every valve (rockers off), then find TDC',
       }
-    case 'loopOffTrimUsed':
-      return { why: `${collide(sheet)}, chain off, the trim is used up`, free: 'Relieve every valve before going on' }
+    case 'loopOffLookAgain':
+      return {
+        why: `${collide(sheet)}, ${chain} off, and not looked at since something moved`,
+        free: 'Look whether it stands at the timing position and say so, or relieve every valve',
+      }
     case 'loopOffFree':
-      return { why: 'Chain off; valves and pistons cannot meet', free: '' }
+      return { why: `${upper(chain)} off; valves and pistons cannot meet`, free: '' }
+    case 'loopSaidTwoWays':
+      return { why: `${upper(chain)} on and off, by two devices`, free: looked }
+    case 'loopNewOnSheet':
+      return { why: `${upper(chain)} is new on the build sheet: on or off is not known`, free: looked }
+    case 'loopNotCounted':
+      return { why: `${collide(sheet)}, ${chain} on but not counted`, free: 'Count the run' }
+    case 'loopCountedOut':
+      return { why: `${collide(sheet)}, ${chain} counted out`, free: 'Move the chain and count again' }
     case 'couplingApart':
       return {
-        why: `${collide(sheet)}, coupling apart at the pose`,
+        why: `${collide(sheet)}, coupling apart at the timing position`,
         free: 'Coupling together and its camshaft read, or every valve relieved',
       }
     case 'couplingApartAwayFromPose':
       return {
-        why: `${collide(sheet)}, coupling apart away from the pose`,
+        why: `${collide(sheet)}, coupling apart away from the timing position`,
         free: 'Relieve every valve before the crank moves',
       }
     case 'couplingApartPlaceUnknown':
@@ -88,26 +157,55 @@ function chainReason({ code, item }: GuardReason, sheet: BuildSheet): ReasonWord
         why: `${collide(sheet)}, coupling apart, and nobody knows where the crank stands`,
         free: 'Relieve every valve (rockers off), then find TDC',
       }
-    case 'couplingApartTrimUsed':
+    case 'couplingApartLookAgain':
       return {
-        why: `${collide(sheet)}, coupling apart, the trim is used up`,
-        free: 'Relieve every valve before going on',
+        why: `${collide(sheet)}, coupling apart, and not looked at since something moved`,
+        free: 'Look whether it stands at the timing position and say so, or relieve every valve',
       }
     case 'couplingApartFree':
       return { why: 'Coupling apart; valves and pistons cannot meet', free: '' }
+    case 'couplingSaidTwoWays':
+      return { why: 'Coupling together and apart, by two devices', free: looked }
+    case 'couplingNewOnSheet':
+      return { why: 'Coupling is new on the build sheet: together or apart is not known', free: looked }
     case 'couplingNotRead':
       return {
         why: `${collide(sheet)}, coupling together but its camshaft not read since`,
-        free: 'See whether its mark meets',
+        free: 'See whether its mark meets, with the crank at the timing position',
       }
+    case 'camshaftReadsOut':
+      return {
+        why: `${collide(sheet)}, ${lower(camshaft)} reads ${sign(latenessDeg ?? 0)}; up to ${fixed(safeDeg ?? 0, 0)}° is safe`,
+        free: 'Read it again, or relieve its valves',
+      }
+    case 'camshaftReadsOutRanSo':
+      return {
+        why: `${camshaft} reads ${sign(latenessDeg ?? 0)}, and it ran so: the running way only`,
+        free: 'Put it right before it is turned back',
+      }
+    case 'camshaftHeld':
+      return { why: `${camshaft} is held, and driven`, free: 'Take its hold off before the crank moves' }
+    case 'camshaftSaidTwoWays':
+      return { why: `${camshaft}: said two ways, by two devices`, free: looked }
     case 'tensionerNotReleased':
-      return { why: 'Tensioner not released', free: 'Release the tensioner' }
-    case 'loopNotCounted':
-      return { why: `${collide(sheet)}, chain on but not counted`, free: 'Count the run' }
-    case 'loopCountedOut':
-      return { why: `${collide(sheet)}, chain counted out`, free: 'Move the chain and count again' }
+      return { why: `${tensioner} not released`, free: 'Release the tensioner' }
+    case 'tensionerNotSaid':
+      return { why: `${tensioner}: nobody said that it is released`, free: 'Release the tensioner and say so' }
+    case 'crankSaidTwoWays':
+      return {
+        why: 'Turned on two devices: where the crank stands is not known',
+        free: 'Look where it stands, and say so',
+      }
+    case 'placeContradicted':
+      return {
+        why: 'Where the crank was said to stand is not where the turns written lead',
+        free: 'Say which of them is wrong',
+      }
   }
 }
+
+const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
 export const verdictShapeName: Record<GuardVerdict, string> = {
   turn: 'turn',
@@ -116,11 +214,23 @@ export const verdictShapeName: Record<GuardVerdict, string> = {
   unknown: 'not known',
 }
 
+/** The same for a narrow screen: only what holds it, the worst of it, or that nothing does. */
+export function guardShort({ verdict, reasons }: Guard, sheet: BuildSheet): string {
+  const holding = reasons.filter((reason) => reason.verdict !== 'turn')
+  const [first] = holding.filter(({ item }) => !item)
+  if (verdict === 'turn') return 'Slowly, and stop at any resistance'
+  return first ? upper(reasonWords(first, sheet).why.replace(`${collide(sheet)}, `, '')) : 'Something is in or loose'
+}
+
 /** The guard's line: what holds it, and the first thing that would free it. What is on the register stands beside it by name. */
 export function guardSentence({ verdict, reasons }: Guard, sheet: BuildSheet): string {
   const holding = reasons.filter((reason) => reason.verdict !== 'turn')
-  if (verdict === 'turn' || holding.length === 0)
-    return 'Nothing holds it. Plugs out, slowly, and stop at any resistance.'
+  if (verdict === 'turn' || holding.length === 0) {
+    const told = reasons.find(({ item, code }) => !item && code !== 'loopOffFree' && code !== 'couplingApartFree')
+    return told
+      ? `${reasonWords(told, sheet).why}. Plugs out, slowly, and stop at any resistance.`
+      : 'Nothing holds it. Plugs out, slowly, and stop at any resistance.'
+  }
   const named = holding.filter(({ item }) => !item)
   const whys = [...new Set((named.length > 0 ? named : holding).map((reason) => reasonWords(reason, sheet).why))]
   const first = (named[0] ?? holding[0]) as GuardReason

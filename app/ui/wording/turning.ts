@@ -19,7 +19,7 @@ export const runningHand = (sheet: Pick<BuildSheet, 'running'>): Hand | undefine
 
 /** On the mark again, and half a cycle off: it looks right and is not. */
 export const missedTurnWords: Record<NonNullable<CrankPlace['missed']>, string> = {
-  oneTurnTooMany: 'One turn too many: the mark is back and looks right. Go on one more full turn.',
-  oneTurnShort: 'One turn short: the mark looks right already. Go on one more full turn.',
+  oneTurnTooMany: 'One turn too many: the mark is back and looks right.',
+  oneTurnShort: 'One turn short: the mark looks right already.',
   shortWayBack: 'The short way backwards: the mark looks right, and the cycle is a turn out.',
 }

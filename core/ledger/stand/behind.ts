@@ -39,15 +39,13 @@ function makeMap(sheet: BuildSheet): DriveMap {
   const ways = new Map(
     Object.entries(walked.ways).map(([shaftId, steps]) => [
       shaftId,
-      steps.map(
-        ({ by, fromShaftId, toShaftId, teeth }): WayLink => ({
-          kind: by.kind,
-          id: by.id,
-          fromShaftId,
-          toShaftId,
-          memberId: teeth?.driven.id,
-        }),
-      ),
+      steps.map(({ by, fromShaftId, toShaftId, teeth }): WayLink => ({
+        kind: by.kind,
+        id: by.id,
+        fromShaftId,
+        toShaftId,
+        memberId: teeth?.driven.id,
+      })),
     ]),
   )
   const told = camshafts.every((id) => ways.has(id)) && walked.conflicts.length === 0

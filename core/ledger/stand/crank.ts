@@ -40,7 +40,9 @@ export function setApart(draft: StandDraft, apartOf: (link: LinkStand, id: strin
 }
 
 function noteTight(draft: StandDraft, deg: number): void {
-  const released = [...draft.tensioners.values()].every(({ is }) => is === 'asArrived' || is === 'released' || is === 'proven')
+  const released = [...draft.tensioners.values()].every(
+    ({ is }) => is === 'asArrived' || is === 'released' || is === 'proven',
+  )
   const allOn = [...draft.loops.values()].every(({ is }) => is === 'on')
   const together = [...draft.couplings.values()].every(({ is }) => is === 'on')
   draft.turnedTightDeg = released && allOn && together ? Math.max(0, draft.turnedTightDeg + deg) : 0
@@ -91,7 +93,14 @@ export function takeStands(draft: StandDraft, entry: EntryOf<'stands'>, arrivedO
 
 /** What `takeStands` would do with a claim, for asking before it is written. */
 export function claimContradicts(
-  { rotation, sheet, loops, couplings, figures, jobId }: Pick<StandDraft, 'rotation' | 'sheet' | 'figures' | 'jobId'> & {
+  {
+    rotation,
+    sheet,
+    loops,
+    couplings,
+    figures,
+    jobId,
+  }: Pick<StandDraft, 'rotation' | 'sheet' | 'figures' | 'jobId'> & {
     readonly loops: ReadonlyMap<string, { readonly apart: Apart | undefined }>
     readonly couplings: ReadonlyMap<string, { readonly apart: Apart | undefined }>
   },

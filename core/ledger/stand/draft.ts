@@ -127,6 +127,6 @@ export function noteSaid(
 /** Settles a dispute, if the entry knew of everything in it. */
 export function settle(draft: StandDraft, about: Dispute['about'], id: string, entry: Entry): void {
   const key = keyOf(about, id)
-  const open = (draft.said.get(key) ?? []).filter((one) => !draft.knew(entry, one.entry))
+  const open = (draft.said.get(key) ?? []).filter((one) => one.entry !== entry && !draft.knew(entry, one.entry))
   if (open.length === 0) draft.disputes.delete(key)
 }

@@ -104,7 +104,8 @@ function putSheet(draft: StandDraft, jobId: string, sheet: BuildSheet): void {
   for (const { id } of sheet.loops) if (!draft.loops.has(id)) draft.loops.set(id, asItCame)
   for (const { id } of couplingsOf(sheet)) if (!draft.couplings.has(id)) draft.couplings.set(id, asItCame)
   for (const { id, kind } of sheet.members)
-    if (kind === 'tensioner' && !draft.tensioners.has(id)) draft.tensioners.set(id, { is: 'asArrived', totalDeg: undefined })
+    if (kind === 'tensioner' && !draft.tensioners.has(id))
+      draft.tensioners.set(id, { is: 'asArrived', totalDeg: undefined })
 }
 
 /** A job begins. The crank's place goes on as reckoned; what was undone at the timing position wants looking at again before it is trimmed; what was
@@ -118,7 +119,12 @@ function beginJob(draft: StandDraft, job: Job, sheet: BuildSheet): void {
       const links = kind === 'loop' ? draft.loops : draft.couplings
       for (const [id, link] of links) {
         const proved = isLinkProved(draft, kind, id)
-        const apart = !link.apart || proved ? undefined : link.apart.at === 'pose' ? { at: 'ended' as const, totalDeg: undefined } : link.apart
+        const apart =
+          !link.apart || proved
+            ? undefined
+            : link.apart.at === 'pose'
+              ? { at: 'ended' as const, totalDeg: undefined }
+              : link.apart
         links.set(id, { ...link, apart, turnedTightDeg: 0, ...(proved ? { changes: [] } : {}) })
       }
     }
@@ -142,7 +148,8 @@ function arriveOff(draft: StandDraft, job: Job): void {
     if (link.is === 'on')
       draft.loops.set(id, { ...link, is: 'off', apart: { at: 'unknown', totalDeg: undefined }, counts: [] })
   }
-  for (const [id, { is, totalDeg }] of draft.tensioners)
+  const { totalDeg } = draft.rotation
+  for (const [id, { is }] of draft.tensioners)
     if (is === 'asArrived' || is === 'released' || is === 'proven') draft.tensioners.set(id, { is: 'out', totalDeg })
 }
 

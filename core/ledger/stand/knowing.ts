@@ -63,7 +63,8 @@ function knownInOldJobs(ordered: readonly Entry[]): ReadonlyMap<string, Readonly
       const others = at.get(`${entry.jobId} ${entry.counter - 1}`) ?? []
       const [only] = others
       if (others.length === 1 && only) {
-        for (const [device, counter] of known.get(only.id) ?? []) here.set(device, Math.max(here.get(device) ?? 0, counter))
+        for (const [device, counter] of known.get(only.id) ?? [])
+          here.set(device, Math.max(here.get(device) ?? 0, counter))
         here.set(only.device, Math.max(here.get(only.device) ?? 0, only.counter))
       }
     }

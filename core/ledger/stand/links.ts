@@ -45,7 +45,12 @@ export function keepName(draft: StandDraft, entry: Entry, id: string): void {
 /** Something that holds camshafts to the crank was undone, laid otherwise, or put back: what was read behind it is over. */
 export function change(
   draft: StandDraft,
-  { kind, id, entry, next }: { kind: LinkKind; id: string; entry: Entry; next: (link: LinkStand) => Partial<LinkStand> },
+  {
+    kind,
+    id,
+    entry,
+    next,
+  }: { kind: LinkKind; id: string; entry: Entry; next: (link: LinkStand) => Partial<LinkStand> },
 ): void {
   keepName(draft, entry, id)
   const link = linkAt(draft, kind, id)
@@ -157,7 +162,8 @@ export function endsSeenShut(draft: StandDraft, shaftIds: readonly string[]): vo
 export function endTrims(draft: StandDraft, shaftIds: readonly string[]): void {
   for (const kind of ['loop', 'coupling'] as const)
     for (const [id, link] of linksOf(draft, kind)) {
-      if (!link.apart || link.apart.at === 'elsewhere' || !draft.map.behind(id).some((one) => shaftIds.includes(one))) continue
+      if (!link.apart || link.apart.at === 'elsewhere' || !draft.map.behind(id).some((one) => shaftIds.includes(one)))
+        continue
       setLink(draft, kind, id, { ...link, apart: { at: 'ended', totalDeg: undefined } })
     }
 }
@@ -174,7 +180,9 @@ export function takeMoved(draft: StandDraft, entry: EntryOf<'moved'>): void {
     entry,
     next: ({ counts, is }) => ({
       is: isDisputed(draft, 'loop', entry.loopId) ? 'unknown' : is,
-      counts: counts.filter(({ fromMarkId, toMarkId, phase }) => phase !== 'found' && !ends(fromMarkId) && !ends(toMarkId)),
+      counts: counts.filter(
+        ({ fromMarkId, toMarkId, phase }) => phase !== 'found' && !ends(fromMarkId) && !ends(toMarkId),
+      ),
     }),
   })
 }

@@ -134,4 +134,3 @@ export function takeRan(draft: StandDraft, entry: EntryOf<'ranUntilNow'>): void 
   // It ran: where an earlier job left the crank says nothing.
   draft.rotation = { ...draft.rotation, carriedOriginDeg: undefined }
 }
-

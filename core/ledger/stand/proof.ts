@@ -12,7 +12,10 @@ import { safeOutOf } from './figures'
 import type { LinkStand, ShaftReading, Stand } from './stand'
 
 /** What proofs are worked out from: of a stand, or of one that is being folded. */
-export interface Proving extends Pick<Stand, 'loops' | 'couplings' | 'reads' | 'seats' | 'figures' | 'rotation' | 'poseSeenDeg'> {
+export interface Proving extends Pick<
+  Stand,
+  'loops' | 'couplings' | 'reads' | 'seats' | 'figures' | 'rotation' | 'poseSeenDeg'
+> {
   readonly sheet: BuildSheet
 }
 
@@ -165,11 +168,14 @@ export function latenessAtMark(proving: Proving, { shaftId, offDeg }: EntryOf<'c
   const { sheet, rotation, poseSeenDeg } = proving
   const shaft = sheet.shafts.find(({ id }) => id === shaftId)
   if (!shaft) return undefined
-  const mark = sheet.marks.find(({ memberId }) => sheet.members.some((one) => one.id === memberId && one.shaftId === shaftId))
+  const mark = sheet.marks.find(({ memberId }) =>
+    sheet.members.some((one) => one.id === memberId && one.shaftId === shaftId),
+  )
   const { place } = crankPlace(rotation, sheet, undefined)
   const seenDeg = rotation.reference ? place.deg : undefined
   const atDeg =
-    seenDeg ?? (poseSeenDeg === undefined ? undefined : sheet.referencePose.crankDeg.value + rotation.totalDeg - poseSeenDeg)
+    seenDeg ??
+    (poseSeenDeg === undefined ? undefined : sheet.referencePose.crankDeg.value + rotation.totalDeg - poseSeenDeg)
   if (atDeg === undefined || rotation.contradicted) return undefined
   const pastDeg = wrapToSigned(atDeg - markPoseDeg(sheet, mark), sheet.cycleDeg)
   if (Math.abs(pastDeg) > 45) return undefined

@@ -10,11 +10,11 @@ const ended: Apart = { at: 'ended', totalDeg: undefined }
 /** What somebody saw on the engine of a part that nobody knew of. It counts only where everything in dispute was known to whoever looked. */
 export function takeSettled(draft: StandDraft, entry: EntryOf<'settled'>): void {
   const { part } = entry
-  settle(draft, part.about, part.about === 'crank' ? 'crank' : part.id, entry)
+  // Where the crank stands is seen and said anew; this only says which of a claim and the turns written is wrong.
+  if (part.about === 'crank') return settleCrank(draft, entry)
+  settle(draft, part.about, part.id, entry)
   if (draft.disputes.has(`${part.about} ${part.id}`)) return
   switch (part.about) {
-    case 'crank':
-      return settleCrank(draft, entry)
     case 'item': {
       const item = draft.items.get(part.id)
       if (item) putOnRegister(draft, item, part.is === 'in')
@@ -84,7 +84,8 @@ function settleTensioner(
   part: { readonly id: string; readonly is: string; readonly became?: string | undefined },
 ): void {
   const was = draft.tensioners.get(part.id)
-  const onSheet = (id: string | undefined) => draft.sheet.members.some((one) => one.id === id && one.kind === 'tensioner')
+  const onSheet = (id: string | undefined) =>
+    draft.sheet.members.some((one) => one.id === id && one.kind === 'tensioner')
   draft.touchedOn.add(entry.sheetId)
   if (part.is === 'gone') {
     if (!onSheet(part.id)) draft.tensioners.delete(part.id)
@@ -94,6 +95,8 @@ function settleTensioner(
     draft.tensioners.delete(part.id)
   } else {
     const is = part.is === 'released' ? 'released' : 'heldBack'
-    draft.tensioners.set(part.id, { is, totalDeg: was?.totalDeg ?? draft.rotation.totalDeg })
+    // Let go of before, it was so where it was let go of.
+    const letGo = was && was.is !== 'asArrived' && was.is !== 'released' && was.is !== 'proven'
+    draft.tensioners.set(part.id, { is, totalDeg: letGo ? was.totalDeg : draft.rotation.totalDeg })
   }
 }

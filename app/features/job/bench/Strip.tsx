@@ -4,6 +4,7 @@ import { firingDegOf } from '@link-count/core/cylinders'
 import { cycleEvents, strokesOf, type Stroke } from '@link-count/core/runSheet'
 import { fixed, wrapToCycle } from '@link-count/core/units'
 import type { JobView } from '../../../domain/views'
+import { askTurn } from '../askTurn'
 import { missedTurnWords, turnWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { NextCylinder } from '../NextCylinder'
@@ -133,11 +134,14 @@ export function Strip() {
       </div>
       <p className="strip-next">
         {state.crank.missed ? (
-          <strong className="brass">{missedTurnWords[state.crank.missed]}</strong>
+          <strong className="brass">
+            {missedTurnWords[state.crank.missed]}{' '}
+            {state.crank.missed !== 'shortWayBack' && askTurn({ again: 'oneMoreTurn' }, view, side).words}
+          </strong>
         ) : next ? (
           <>
-            Next: <strong>{eventWords(next.event, view)}</strong>, {turnWords(next.aheadDeg, sheet, side)}
-            {view.guard.verdict !== 'turn' && <span className="wide"> ahead; the guard holds it</span>}
+            Next: <strong>{eventWords(next.event, view)}</strong>, {turnWords(next.aheadDeg, sheet, side)} ahead
+            {view.guard.verdict !== 'turn' && '; the guard holds it'}
           </>
         ) : (
           'Where the crank stands on the cycle is not known yet.'

@@ -13,10 +13,10 @@ import { unprovedOf } from '../../../ui/job'
 /** What is still in or unproved, the keeping of what was found out, and the signature. */
 export function CardStep({ step }: { readonly step: Step }) {
   const { view, say } = useBench()
-  const { state, job } = view
+  const { state, job, sheet } = view
   const role = useDraft(`${job.id}:${step.id}:role`)
   const reason = useDraft(`${job.id}:${step.id}:reason`)
-  const inside = state.register
+  const inside = state.stand.register
   const unproved = unprovedOf(view)
   const cardLink = (
     <Link className="button-link" to="card">
@@ -38,8 +38,8 @@ export function CardStep({ step }: { readonly step: Step }) {
         <div className="warn" role="alert">
           <strong>Still in, out or loose:</strong>
           <ul>
-            {inside.map(({ itemId, item, where }) => (
-              <li key={itemId}>{itemSentence(item, where)}</li>
+            {inside.map((item) => (
+              <li key={item.itemId}>{itemSentence(item, sheet)}</li>
             ))}
           </ul>
         </div>

@@ -7,6 +7,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { fixed, formatDeg, formatLateness } from '@link-count/core/units'
 import { Figure } from '../../../ui/Figure'
 import { useDraft } from '../../../ui/fields'
+import { showNotice } from '../../../ui/notice'
 import { countDraftKey, ruleDraftKey } from '../countKeys'
 import { countablesOf, inHandOf, phaseOf, sectionDraftKey, unitOf, type Countable } from '../countSection'
 import { useBench } from '../JobContext'
@@ -51,6 +52,10 @@ export function CountPanel({ step }: { readonly step: Step }) {
     count.drop()
     chosen.drop()
   }
+  const startAgain = () => {
+    count.setText('0')
+    void showNotice({ words: `Count of ${n} set back to nought`, undo: () => count.setText(String(n)) })
+  }
   return (
     <div className="stack">
       <SectionChoice countables={countables} inHand={inHand} onChoose={chosen.setText} />
@@ -81,7 +86,7 @@ export function CountPanel({ step }: { readonly step: Step }) {
             <Button variant="quiet" onClick={() => count.setText(String(Math.max(0, n - 1)))} disabled={n === 0}>
               Take one back
             </Button>
-            <Button variant="quiet" onClick={() => count.setText('0')} disabled={n === 0}>
+            <Button variant="quiet" onClick={startAgain} disabled={n === 0}>
               Start again
             </Button>
           </div>

@@ -1,6 +1,7 @@
-import { Checkbox } from '@mantine/core'
+import { Button, Checkbox, TextInput } from '@mantine/core'
 import { cautionsFor, type Step } from '@link-count/core/runSheet'
 import { cautionWords } from '../../../ui/wording'
+import { useDraft } from '../../../ui/fields'
 import { useBench } from '../JobContext'
 
 export function MakeSafe({ step }: { readonly step: Step }) {
@@ -18,6 +19,49 @@ export function MakeSafe({ step }: { readonly step: Step }) {
           }
         />
       ))}
+      {view.job.arrival === 'chainOn' && <RanUntilNow step={step} />}
     </div>
+  )
+}
+
+const answers = [
+  ['yes', 'It ran'],
+  ['no', 'It did not'],
+  ['notKnown', 'Nobody knows'],
+] as const
+
+/** Whether it ran as it stands until it came in: asked once, before anything is touched. It then turns the running way however late it reads. */
+function RanUntilNow({ step }: { readonly step: Step }) {
+  const { view, say } = useBench()
+  const { state, job } = view
+  const role = useDraft(`${job.id}:ran:role`)
+  const said = state.ranAsked
+  return (
+    <fieldset className="look">
+      <legend>Did it run, as it stands, until it came in?</legend>
+      <div className="row">
+        {answers.map(([says, words]) => (
+          <Button
+            key={says}
+            variant={said?.says === says ? 'filled' : 'quiet'}
+            aria-pressed={said?.says === says}
+            onClick={() => void say({ kind: 'ranUntilNow', says, role: role.text.trim(), stepId: step.id })}
+          >
+            {words}
+          </Button>
+        ))}
+      </div>
+      {said ? (
+        said.role && <p className="soft">By the word of the {said.role}.</p>
+      ) : (
+        <TextInput
+          label="By whose word"
+          placeholder="owner"
+          maxLength={120}
+          value={role.text}
+          onChange={(event) => role.setText(event.currentTarget.value)}
+        />
+      )}
+    </fieldset>
   )
 }

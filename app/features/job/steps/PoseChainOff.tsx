@@ -24,31 +24,30 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
   const tensioner = tensionerOf(sheet, loop)
   const held = tensioner && !isReleased(state.tensioners[tensioner.id] ?? 'out')
   if (!loop) return null
+  const target = { deg: pose.crankDeg.value, words: `the timing position: ${poseWords(view)}` }
+  const arrived = {
+    words: 'It stands at the timing position',
+    draft: {
+      kind: 'stands' as const,
+      place: 'pose' as const,
+      cylinderId: pose.cylinderId,
+      ...(wheelDeg === undefined ? {} : { wheelDeg }),
+      stepId: step.id,
+    },
+  }
   if (!on) {
     const sits = state.loops[loop.id]?.offAt === 'pose'
     return (
       <div className="stack">
         <p className="result">
           {job.arrival === 'chainOff' ? 'It came in with its chain off. ' : 'The chain is off. '}
-          {sits ? 'The crank is at the pose: trims only.' : 'Where the crank stands to the pose is not known.'}
+          {sits
+            ? 'The crank is at the timing position: trims only.'
+            : 'Where the crank stands to the timing position is not known.'}
         </p>
         {!sits && (
           <>
-            <TurnTo
-              target={{ deg: pose.crankDeg.value, words: `the pose: ${poseWords(view)}` }}
-              arrived={{
-                words: 'It stands at the pose',
-                drafts: [
-                  {
-                    kind: 'stands',
-                    place: 'pose',
-                    cylinderId: pose.cylinderId,
-                    ...(wheelDeg === undefined ? {} : { wheelDeg }),
-                    stepId: step.id,
-                  },
-                ],
-              }}
-            />
+            <TurnTo target={target} arrived={arrived} />
             <p className="soft">
               With the chain off the lobes say nothing about the crank: firing or overlap is then whichever the cam is
               set to.
@@ -60,25 +59,7 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
   }
   return (
     <div className="stack">
-      <TurnTo
-        target={{ deg: pose.crankDeg.value, words: `the pose: ${poseWords(view)}` }}
-        {...(stood
-          ? {}
-          : {
-              arrived: {
-                words: 'It stands at the pose',
-                drafts: [
-                  {
-                    kind: 'stands' as const,
-                    place: 'pose' as const,
-                    cylinderId: pose.cylinderId,
-                    ...(wheelDeg === undefined ? {} : { wheelDeg }),
-                    stepId: step.id,
-                  },
-                ],
-              },
-            })}
-      />
+      <TurnTo target={target} {...(stood ? {} : { arrived })} />
       {tensioner && !held && (
         <Button
           variant={stood ? 'filled' : 'default'}
@@ -107,7 +88,9 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
         {loop.name} is off
       </Button>
       {!stood && (
-        <p className="soft">First say that it stands at the pose: with the chain off the crank may only be trimmed.</p>
+        <p className="soft">
+          First say that it stands at the timing position: with the chain off the crank may only be trimmed.
+        </p>
       )}
     </div>
   )

@@ -4,7 +4,7 @@ import { couplingsTo } from '@link-count/core/drive'
 import type { Step } from '@link-count/core/runSheet'
 import { formatLateness } from '@link-count/core/units'
 import { DegreesInput, useDegreesField } from '../../../ui/fields'
-import { handWords, sideName } from '../../../ui/wording'
+import { askTurn } from '../askTurn'
 import { useBench } from '../JobContext'
 import { CouplingWork } from './CouplingWork'
 import { Fold } from '../../../ui/Fold'
@@ -12,7 +12,7 @@ import { Fold } from '../../../ui/Fold'
 /** With the loop off: the cam to its mark, and how far it is off it. */
 export function SetCam({ step }: { readonly step: Step }) {
   const { view, side, say } = useBench()
-  const { sheet, state, job, guard } = view
+  const { sheet, state, job } = view
   const shaft = sheet.shafts.find(({ id }) => id === step.targetIds[0])
   const field = useDegreesField(`${job.id}:${step.id}:off`, { least: 0, most: 90 })
   const [way, setWay] = useState<'late' | 'early'>('late')
@@ -25,6 +25,8 @@ export function SetCam({ step }: { readonly step: Step }) {
   const apart = couplings.some(({ id }) => state.couplings[id]?.together === false)
   const justTogether = couplings.some(({ id }) => state.couplings[id]?.proof === 'notRead')
   const off = sheet.loops.length === 0 || apart || justTogether || Object.values(state.loops).some(({ on }) => !on)
+  const meets = { mark: mark?.name.toLowerCase() ?? 'cam mark', meets: mark?.meets || 'its pointer' }
+  const bring = askTurn({ camshaftTo: meets }, view, side)
   const write = (offDeg: number, typed: string) => {
     void say({ kind: 'camSet', shaftId: shaft.id, offDeg, typed: [{ field: 'off', text: typed }], stepId: step.id })
     field.drop()
@@ -42,13 +44,7 @@ export function SetCam({ step }: { readonly step: Step }) {
       ))}
       {!apart && (
         <>
-          <p>
-            Bring the {mark?.name.toLowerCase() ?? 'cam mark'} to {mark?.meets || 'its pointer'}, the last movement{' '}
-            {handWords(1, sheet, side)}, seen from the {sideName(sheet, side)}.{' '}
-            {guard.camshafts === 'trim' && 'A few degrees at a time; resistance is information: stop.'}
-            {guard.camshafts === 'unknown' &&
-              'Where the pistons stand is not known: feel every degree, or relieve the valves first.'}
-          </p>
+          {off && <p className={bring.may ? undefined : 'warn'}>{bring.words}</p>}
           <Button variant={set ? 'quiet' : 'filled'} onClick={() => write(0, 'meets')}>
             It meets
           </Button>

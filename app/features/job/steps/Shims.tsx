@@ -4,12 +4,13 @@ import type { Cam, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatMm, parseNumber } from '@link-count/core/units'
 import { LengthInput, useDraft, useLengthField } from '../../../ui/fields'
+import { askTurn } from '../askTurn'
 import { useBench } from '../JobContext'
 import { gapOf } from './Lash'
 
 /** Shims as they are, and the cheapest set of swaps that brings every gap within its limits. */
 export function Shims({ step, phase }: { readonly step: Step; readonly phase: Extract<Phase, 'found' | 'left'> }) {
-  const { view, say } = useBench()
+  const { view, side, say } = useBench()
   const { sheet, state, job } = view
   const drawer = useDraft(`${job.id}:shim-drawer`)
   const stock = sheet.shims
@@ -84,7 +85,7 @@ export function Shims({ step, phase }: { readonly step: Step; readonly phase: Ex
           <Button variant="default" onClick={swap}>
             Shims are swapped so
           </Button>
-          <p className="soft">Then turn it twice and measure again: a shim seats only when it was turned.</p>
+          <p className="soft">{askTurn({ again: 'seatShims' }, view, side).words}</p>
         </>
       )}
     </section>

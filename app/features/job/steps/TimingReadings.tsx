@@ -7,8 +7,9 @@ import type { Approach, Phase, Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatDeg, formatLateness } from '@link-count/core/units'
 import { useWheelField, WheelInput } from '../../../ui/fields'
-import { camWayWords, handWords, notSaidWords, sideName } from '../../../ui/wording'
+import { camWayWords, notSaidWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
+import { askTurn } from '../askTurn'
 import { moveWords } from '../moveWords'
 import { TimingFigure } from '../../../ui/job'
 import { CentreWay } from './cam/CentreWay'
@@ -137,6 +138,8 @@ function CamMark({ step, shaft, phase }: { step: Step; shaft: Shaft; phase: Phas
   if (!zero) return <p>Find true TDC first; a reading of the wheel means nothing before.</p>
   if (!mark) return <p>The build sheet has no mark on this camshaft.</p>
   const poseDeg = markPoseDeg(sheet, mark)
+  const meets = { mark: mark.name.toLowerCase(), meets: mark.meets || 'its pointer' }
+  const until = askTurn({ untilMarkMeets: meets }, view, side)
   const lateness = field.value === undefined ? undefined : camMarkLateness({ wheelDeg: field.value, zero, poseDeg })
   const write = () => {
     field.ask()
@@ -156,10 +159,7 @@ function CamMark({ step, shaft, phase }: { step: Step; shaft: Shaft; phase: Phas
   }
   return (
     <div className="stack">
-      <p>
-        Turn slowly {handWords(1, sheet, side)}, seen from the {sideName(sheet, side)}, until the{' '}
-        {mark.name.toLowerCase()} meets {mark.meets || 'its pointer'}. Overshot: back 30° or more and come again.
-      </p>
+      <p className={until.may ? undefined : 'warn'}>{until.words}</p>
       <WheelInput
         field={field}
         scale={state.degreeWheel}

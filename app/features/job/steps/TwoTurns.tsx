@@ -4,7 +4,7 @@ import { turnedTightDeg } from '@link-count/core/ledger'
 import { PROOF_TURN_DEG, type Step } from '@link-count/core/runSheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import { useDraft } from '../../../ui/fields'
-import { handWords, sideName } from '../../../ui/wording'
+import { askTurn } from '../askTurn'
 import { useBench } from '../JobContext'
 import { TurnedDialog } from '../TurnedDialog'
 import { TheOneMove } from './cam/TheOneMove'
@@ -15,31 +15,22 @@ import { TimingReadings } from './TimingReadings'
 /** Two full turns the running way with everything tight, and everything read again. */
 export function TwoTurns({ step }: { readonly step: Step }) {
   const { view, side, say } = useBench()
-  const { sheet, state, guard } = view
+  const { sheet, state } = view
   const [other, setOther] = useState(false)
   const turned = turnedTightDeg(state, step.targetIds)
   const enough = turned >= PROOF_TURN_DEG
-  const held = guard.verdict !== 'turn'
+  const proof = askTurn({ proof: { turnedDeg: turned } }, view, side)
   const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
   return (
     <div className="stack">
-      <p>
-        {enough ? (
-          <>Turned {fixed(turned, 0)}° with everything tight.</>
-        ) : (
-          <>
-            Turn by hand {handWords(1, sheet, side)}, seen from the {sideName(sheet, side)}: two full turns. Turned so
-            far <span className="reading">{fixed(turned, 0)}°</span> of 720°. Resistance is information: stop, go back,
-            find out.
-          </>
-        )}
+      <p className={enough || proof.may ? undefined : 'warn'}>
+        {enough ? <>Turned {fixed(turned, 0)}° with everything tight.</> : proof.words}
       </p>
-      {held && !enough && <p className="warn">Not yet: see the guard at the foot for what has to be freed first.</p>}
       {!enough && (
         <div className="row">
           <Button
             variant="filled"
-            disabled={held}
+            disabled={!proof.may}
             onClick={() => void say({ kind: 'turned', deg: 360, ended: 'onMark', stepId: step.id })}
           >
             One full turn done

@@ -66,7 +66,7 @@ export function WhichTdc({ step }: { readonly step: Step }) {
           target={{ deg: 0, words: `TDC of cylinder ${name}` }}
           arrived={{
             words: `It stands there: wheel reads ${wheelAsSeen(wheelDeg, state)}`,
-            drafts: [{ kind: 'stands', place: 'tdc', cylinderId, wheelDeg, stepId: step.id }],
+            draft: { kind: 'stands', place: 'tdc', cylinderId, wheelDeg, stepId: step.id },
           }}
         />
       )}

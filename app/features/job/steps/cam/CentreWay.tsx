@@ -4,6 +4,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { formatMm } from '@link-count/core/units'
 import { LengthInput, useDraft, useLengthField, useWheelField, WheelInput } from '../../../../ui/fields'
 import { camWayWords } from '../../../../ui/wording'
+import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import { useLobeChoice } from './useLobeChoice'
 import { WayFoot } from './WayFoot'
@@ -33,7 +34,7 @@ export function CentreWay({
   readonly shaft: Shaft
   readonly phase: Phase
 }) {
-  const { view } = useBench()
+  const { view, side } = useBench()
   const { state, job } = view
   const key = `${job.id}:${step.id}:${shaft.id}`
   const { cam, choice } = useLobeChoice(`${key}:centre-cam`, shaft)
@@ -60,10 +61,7 @@ export function CentreWay({
   const read = all.length === 0 ? undefined : ({ kind: 'lobeCentre', camId: cam.id, phase, pairs: all } as const)
   return (
     <div className="stack">
-      <p>
-        Turn on past the top and read the wheel at the same lift going up and coming down, at two heights or more. Never
-        where the needle stops.
-      </p>
+      <p>{askTurn({ forReading: 'lobeTop' }, view, side).words} Never where the needle stops.</p>
       {choice}
       {pairs.length > 0 && (
         <ul className="plain">

@@ -19,6 +19,7 @@ import { fixed, formatLateness, type Side } from '@link-count/core/units'
 import { Figure } from '../../../../ui/Figure'
 import { signedDeg } from '../../../../ui/wording'
 import { useMoveSearch } from '../../../../workers/useMoveSearch'
+import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import { Targets } from './Targets'
 import { draftsOf, oneMoveWords, othersOf } from './oneMove'
@@ -34,7 +35,9 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
   if (!problem) return null
   if (phase === 'found' && workedOn(state)) {
     return (
-      <p className="soft">What was found has been worked on since. Count again, turn it twice, and read it as left.</p>
+      <p className="soft">
+        What was found has been worked on since. Count again. {askTurn({ again: 'readAsLeft' }, view, side).words}
+      </p>
     )
   }
   const wide = problem.cams.some(({ latenessDeg }) => Math.abs(latenessDeg) > 0.25)

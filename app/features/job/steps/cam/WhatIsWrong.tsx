@@ -6,13 +6,15 @@ import type { Step } from '@link-count/core/runSheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import { Figure, type Opened } from '../../../../ui/Figure'
 import { bandWords, causeUnit, causeWords, nextReadingWords, schoolWords } from '../../../../ui/wording'
+import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import { ChainMeasure, HeadMeasure, TopLiftMeasure } from './Measure'
 import { Fold } from '../../../../ui/Fold'
 
 /** Phase against duration over all camshafts: what fits, what is ruled out and by how much, and the reading that would settle it. */
 export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly phase: Phase }) {
-  const { sheet, state } = useBench().view
+  const { view, side } = useBench()
+  const { sheet, state } = view
   const { readings, said } = useMemo(() => {
     const read = readingsOfJob(sheet, state, phase)
     return { readings: read, said: diagnose(read) }
@@ -38,7 +40,9 @@ export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly pha
       {said.next && (
         <p>
           {said.verdict === 'told' || said.verdict === 'nothingShown' ? 'To prove it: ' : 'To settle it: '}
-          {nextReadingWords[said.next]}
+          {said.next === 'comeAgainRunning'
+            ? askTurn({ forReading: 'marksAgain' }, view, side).words
+            : nextReadingWords[said.next]}
         </p>
       )}
       {said.halfOpen && (

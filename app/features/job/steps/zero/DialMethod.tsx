@@ -6,6 +6,7 @@ import { formatMm } from '@link-count/core/units'
 import { dialReadingSigmaDeg } from '@link-count/core/zero'
 import { LengthInput, useLengthField } from '../../../../ui/fields'
 import { handWords } from '../../../../ui/wording'
+import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import { InCylinder, useInCylinder } from './InCylinder'
 import type { MethodProps } from './method'
@@ -70,8 +71,9 @@ export function DialMethod(props: MethodProps) {
     <div className="stack">
       <DialResolution {...props} />
       <p className="soft">
-        Set the dial to nought at the very top, where the needle stops. Then read the wheel where it shows the drop,
-        coming up and going down. The stopped needle itself tells nothing: it stands still over a degree or more.
+        Set the dial to nought at the very top, where the needle stops.{' '}
+        {askTurn({ forReading: 'dialPairs' }, view, side).words} The stopped needle itself tells nothing: it stands
+        still over a degree or more.
       </p>
       <LengthInput
         field={drop}

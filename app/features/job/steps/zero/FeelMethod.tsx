@@ -3,6 +3,7 @@ import type { FeelTool } from '@link-count/core/model'
 import { FEEL_SIGMA_DEG } from '@link-count/core/zero'
 import { fixed } from '@link-count/core/units'
 import { useDraft } from '../../../../ui/fields'
+import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import { InCylinder, useInCylinder } from './InCylinder'
 import type { MethodProps } from './method'
@@ -18,7 +19,7 @@ const tools: readonly { value: FeelTool; label: string }[] = [
 
 /** Dwell by feel: where the piston stops rising and where it begins to fall. Quick, blunt, and said to be. */
 export function FeelMethod(props: MethodProps) {
-  const { view, say } = useBench()
+  const { view, side, say } = useBench()
   const { state, job } = view
   const { step, cylinder } = props
   const probe = useInCylinder('probe', props)
@@ -57,7 +58,10 @@ export function FeelMethod(props: MethodProps) {
   }
   return (
     <div className="stack">
-      <p className="caution">Blunt, taped, too long to fall in, and never between piston and head. Turn gently.</p>
+      <p className="caution">
+        Blunt, taped, too long to fall in, and never between piston and head.{' '}
+        {askTurn({ forReading: 'feel' }, view, side).words}
+      </p>
       <NativeSelect
         label="Felt with"
         value={tool}

@@ -113,7 +113,7 @@ function Verdict({ reading, mark }: { reading: MarkReading; mark: RimMark | unde
   const moved = before && compareMark(reading, before.mark)
   const { errorDeg, sigmaDeg, errorMm } = reading
   const keep = async () => {
-    const value = { value: errorDeg, typed: `job ${job.number}`, trust: 'measured' as const }
+    const value = { value: errorDeg, typed: `job ${view.label}`, trust: 'measured' as const }
     const next = await dispatch(
       changeSheet(engine.id, (old) => ({
         ...old,
@@ -133,7 +133,7 @@ function Verdict({ reading, mark }: { reading: MarkReading; mark: RimMark | unde
       <p>{markVerdictWords(reading.verdict, sheet)}</p>
       {before && moved && (
         <p className={moved.moved ? 'brass' : 'soft'}>
-          Job {before.jobNumber} had it {fixed(Math.abs(before.mark.errorDeg), 1)}°{' '}
+          Job {before.jobLabel} had it {fixed(Math.abs(before.mark.errorDeg), 1)}°{' '}
           {before.mark.errorDeg >= 0 ? 'after' : 'before'}:{' '}
           {moved.moved
             ? `it has moved by ${fixed(Math.abs(moved.movedDeg), 1)}° since.`

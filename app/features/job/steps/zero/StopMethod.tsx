@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core'
-import { handWords } from '../../../../ui/wording'
+import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import { InCylinder, useInCylinder } from './InCylinder'
 import type { MethodProps } from './method'
@@ -9,7 +9,7 @@ import { usePair } from './usePair'
 /** A positive stop, read turning onto it each way. */
 export function StopMethod(props: MethodProps) {
   const { view, side, say } = useBench()
-  const { state, sheet, job } = view
+  const { state, job } = view
   const { step, cylinder } = props
   const stop = useInCylinder('stop', props)
   const pair = usePair(`${job.id}:${step.id}:stop:${cylinder.id}`)
@@ -26,13 +26,16 @@ export function StopMethod(props: MethodProps) {
     void say({ kind: 'stopContacts', cylinderId: cylinder.id, ...pair.both, typed: pair.typed, stepId: step.id })
     pair.drop()
   }
+  const onto = (which: 'first' | 'second') => askTurn({ ontoStop: which }, view, side)
+  const label = (name: string, { may, words }: ReturnType<typeof onto>) => (may ? `${name}: ${words}` : name)
   return (
     <div className="stack">
+      {!onto('first').may && <p className="warn">{onto('first').words}</p>}
       <p className="caution">By hand, gently: let the piston meet the stop, never bang it.</p>
       <PairFields
         pair={pair}
-        first={`First contact: turn ${handWords(1, sheet, side)} onto the stop`}
-        second={`Second contact: turn back, ${handWords(-1, sheet, side)}, onto the stop`}
+        first={label('First contact', onto('first'))}
+        second={label('Second contact', onto('second'))}
         plusMinusDeg={undefined}
         onEnter={write}
       />

@@ -1,17 +1,17 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core'
 import type { ItemKind } from '@link-count/core/model'
-import { useDraft } from '../../ui/fields'
-import { itemWords } from '../../ui/wording'
-import { useBench } from './JobContext'
+import { useDraft } from '../../../ui/fields'
+import { itemWords } from '../../../ui/wording'
+import { useBench } from '../JobContext'
 
-/** Puts something on the register; it stays there until somebody says that it is out. */
+/** Puts something on the register; it stays there until somebody says that it is out. Whose valves are relieved is said by itself. */
 export function RegisterForm() {
   const { view, say } = useBench()
   const kind = useDraft(`${view.job.id}:register:kind`, 'rag')
   const where = useDraft(`${view.job.id}:register:where`)
-  const add = () => {
+  const add = async () => {
     const item = kind.text as ItemKind
-    void say({ kind: 'item', itemId: crypto.randomUUID(), item, where: where.text.trim(), change: 'in' })
+    await say({ kind: 'item', itemId: crypto.randomUUID(), item, where: where.text.trim(), change: 'in' })
     where.drop()
   }
   return (
@@ -20,7 +20,9 @@ export function RegisterForm() {
         label="Put on the register"
         value={kind.text}
         onChange={(event) => kind.setText(event.currentTarget.value)}
-        data={Object.entries(itemWords).map(([value, words]) => ({ value, label: `${words.name} ${words.in}` }))}
+        data={Object.entries(itemWords)
+          .filter(([value]) => value !== 'valvesRelieved')
+          .map(([value, words]) => ({ value, label: `${words.name} ${words.in}` }))}
       />
       <TextInput
         label="Where"
@@ -29,7 +31,7 @@ export function RegisterForm() {
         value={where.text}
         onChange={(event) => where.setText(event.currentTarget.value)}
       />
-      <Button variant="default" onClick={add}>
+      <Button variant="default" onClick={() => void add()}>
         It is so
       </Button>
     </div>

@@ -1,0 +1,60 @@
+import { Button } from '@mantine/core'
+import { canAllBeShut } from '@link-count/core/ledger'
+import type { EntryOf } from '@link-count/core/model'
+import { Fold } from '../../../ui/Fold'
+import { useBench } from '../JobContext'
+
+const states: readonly [Exclude<EntryOf<'camshaft'>['is'], 'seenShut'>, string][] = [
+  ['driven', 'Driven'],
+  ['held', 'In and held'],
+  ['free', 'In and free'],
+  ['out', 'Out'],
+]
+
+/** How each camshaft is: driven by its loop, in and held, in and free to spring round, or out; and, held, whether every valve of it was seen shut. */
+export function Camshafts() {
+  const { view, say } = useBench()
+  const { sheet, state } = view
+  const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
+  const changed = camshafts.filter(({ id }) => (state.stand.camshafts.get(id)?.is ?? 'driven') !== 'driven').length
+  if (camshafts.length === 0) return null
+  return (
+    <Fold title="Camshafts" note={changed === 0 ? 'all driven' : `${changed} held, free or out`} open={changed > 0}>
+      {camshafts.map(({ id, name }) => {
+        const now = state.stand.camshafts.get(id)
+        const is = now?.is ?? 'driven'
+        return (
+          <fieldset className="look" key={id}>
+            <legend>{name}</legend>
+            <div className="row">
+              {states.map(([value, words]) => (
+                <Button
+                  key={value}
+                  variant={is === value ? 'filled' : 'quiet'}
+                  aria-pressed={is === value}
+                  onClick={() => void say({ kind: 'camshaft', shaftId: id, is: value })}
+                >
+                  {words}
+                </Button>
+              ))}
+            </div>
+            {is === 'held' && canAllBeShut(sheet, id) && (
+              <>
+                <Button
+                  variant={now?.seenShut ? 'filled' : 'default'}
+                  aria-pressed={now?.seenShut ?? false}
+                  onClick={() => void say({ kind: 'camshaft', shaftId: id, is: 'seenShut' })}
+                >
+                  Every valve of it seen shut
+                </Button>
+                <p className="soft">
+                  Each valve looked at, lash felt, decompressor off. It counts while the camshaft is held.
+                </p>
+              </>
+            )}
+          </fieldset>
+        )
+      })}
+    </Fold>
+  )
+}

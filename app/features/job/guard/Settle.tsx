@@ -1,0 +1,107 @@
+import { Button } from '@mantine/core'
+import type { GuardReason } from '@link-count/core/guard'
+import type { BuildSheet, EntryDraft, Settled } from '@link-count/core/model'
+import { useBench } from '../JobContext'
+
+interface Answer {
+  readonly words: string
+  readonly drafts: readonly EntryDraft[]
+}
+
+/** For what nobody knows: what somebody sees on the engine now, each answer a line of the ledger. */
+export function Settle({ reason }: { readonly reason: GuardReason }) {
+  const { view, say } = useBench()
+  const { sheet, state } = view
+  const answers = answersTo(reason, sheet, state.ranAsked !== undefined)
+  if (answers.length === 0) return null
+  return (
+    <div className="row settle" role="group" aria-label="What do you see on the engine?">
+      {answers.map(({ words, drafts }) => (
+        <Button key={words} variant="default" onClick={() => void say(...drafts)}>
+          {words}
+        </Button>
+      ))}
+    </div>
+  )
+}
+
+const seen = (part: Settled): EntryDraft[] => [{ kind: 'settled', part, role: '' }]
+
+function answersTo({ code, targetId: id, vanished }: GuardReason, sheet: BuildSheet, ranAsked: boolean): Answer[] {
+  if (vanished !== undefined) return vanishedAnswers(code, id, sheet)
+  switch (code) {
+    case 'loopSaidTwoWays':
+      return [
+        { words: 'It is on', drafts: seen({ about: 'loop', id, is: 'on' }) },
+        { words: 'It is off', drafts: seen({ about: 'loop', id, is: 'off' }) },
+      ]
+    case 'loopNewOnSheet':
+      return [
+        { words: 'On, as it ran', drafts: seen({ about: 'loop', id, is: 'asItRan' }) },
+        { words: 'On, fitted since', drafts: seen({ about: 'loop', id, is: 'on' }) },
+        { words: 'It is off', drafts: seen({ about: 'loop', id, is: 'off' }) },
+      ]
+    case 'couplingSaidTwoWays':
+      return [
+        { words: 'It is together', drafts: seen({ about: 'coupling', id, is: 'together' }) },
+        { words: 'It is apart', drafts: seen({ about: 'coupling', id, is: 'apart' }) },
+      ]
+    case 'couplingNewOnSheet':
+      return [
+        { words: 'Together, as it ran', drafts: seen({ about: 'coupling', id, is: 'asItRan' }) },
+        { words: 'Put together since', drafts: seen({ about: 'coupling', id, is: 'together' }) },
+        { words: 'It is apart', drafts: seen({ about: 'coupling', id, is: 'apart' }) },
+      ]
+    case 'tensionerNotSaid':
+      return [
+        { words: 'It is released', drafts: seen({ about: 'tensioner', id, is: 'released' }) },
+        { words: 'It is held back', drafts: seen({ about: 'tensioner', id, is: 'heldBack' }) },
+      ]
+    case 'camshaftSaidTwoWays':
+      return (['driven', 'held', 'free', 'out'] as const).map((is) => ({
+        words: { driven: 'Driven', held: 'In and held', free: 'In and free', out: 'Out' }[is],
+        drafts: seen({ about: 'camshaft', id, is }),
+      }))
+    case 'camshaftHeld':
+      return [{ words: 'Its hold is off', drafts: [{ kind: 'camshaft', shaftId: id, is: 'driven' }] }]
+    case 'itemSaidTwoWays':
+      return [
+        { words: 'It is in', drafts: seen({ about: 'item', id, is: 'in' }) },
+        { words: 'It is out', drafts: seen({ about: 'item', id, is: 'out' }) },
+      ]
+    case 'placeContradicted':
+      return [
+        { words: 'It stands where I said', drafts: seen({ about: 'crank', id, is: 'asSeen' }) },
+        {
+          words: 'What I said is wrong',
+          drafts: [{ kind: 'strike', targetId: id, reason: 'it does not stand there' }],
+        },
+      ]
+    case 'camshaftReadsOut':
+      return ranAsked
+        ? []
+        : [{ words: 'It ran so until it came in', drafts: [{ kind: 'ranUntilNow', says: 'yes', role: '' }] }]
+    default:
+      return []
+  }
+}
+
+/** A part that is on the sheet no more: which of today's it is, or that it is off the engine for good. */
+function vanishedAnswers(code: GuardReason['code'], id: string, sheet: BuildSheet): Answer[] {
+  const about = code.startsWith('tensioner') ? 'tensioner' : code.startsWith('coupling') ? 'coupling' : 'loop'
+  const parts =
+    about === 'tensioner'
+      ? sheet.members.filter(({ kind }) => kind === 'tensioner')
+      : about === 'loop'
+        ? sheet.loops
+        : sheet.couplings
+            .filter(({ kind }) => kind !== 'gearMesh')
+            .map((one) => ({ ...one, name: sheet.shafts.find((shaft) => shaft.id === one.toId)?.name ?? one.id }))
+  return [
+    ...parts.map((part) => ({
+      words: `It is now the ${part.name.toLowerCase()}`,
+      drafts: seen({ about, id, is: 'became', became: part.id }),
+    })),
+    { words: 'It is off the engine for good', drafts: seen({ about, id, is: 'gone' }) },
+  ]
+}

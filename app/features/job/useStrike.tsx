@@ -1,0 +1,83 @@
+import { Button } from '@mantine/core'
+import { useState, type ReactNode } from 'react'
+import type { Guard } from '@link-count/core/guard'
+import type { Entry, EntryDraft } from '@link-count/core/model'
+import { type JobView } from '../../domain/views'
+import { guardIfSaid, say } from '../../domain/writes'
+import { useAppDispatch } from '../../store'
+import { Dialog } from '../../ui/Dialog'
+import { GuardShape } from '../../ui/GuardShape'
+import { showNotice } from '../../ui/notice'
+import { guardSentence, verdictTitle } from '../../ui/wording'
+import { entryWords } from './entryWords'
+
+interface Asked {
+  readonly entry: Entry
+  readonly reason: string
+  readonly then: Guard
+}
+
+/** Striking a line of the ledger. Where that changes what may be turned it is asked first; every strike shows a notice from which it is undone. */
+export function useStrike(view: JobView): {
+  readonly strike: (entry: Entry, reason: string) => void
+  readonly asking: ReactNode
+} {
+  const dispatch = useAppDispatch()
+  const [asked, setAsked] = useState<Asked>()
+  const words = (entry: Entry) => entryWords(entry, view.sheet, view.entries)
+  const write = async (entry: Entry, reason: string) => {
+    const draft: EntryDraft = { kind: 'strike', targetId: entry.id, reason }
+    const [struck] = await dispatch(say(view.job.id, [draft]))
+    const isBack = entry.kind === 'strike'
+    void showNotice({
+      words: isBack ? `Taken back. ${words(entry)}` : `Struck: ${words(entry)}`,
+      undo: async () => {
+        if (struck) await dispatch(say(view.job.id, [{ kind: 'strike', targetId: struck.id, reason: 'undone' }]))
+      },
+    })
+  }
+  const strike = (entry: Entry, reason: string) => {
+    const then = dispatch(guardIfSaid(view.job.id, { kind: 'strike', targetId: entry.id, reason }))
+    if (then && says(then) !== says(view.guard)) setAsked({ entry, reason, then })
+    else void write(entry, reason)
+  }
+  const asking = asked && (
+    <Dialog title="This changes what may be turned" size="md" onClose={() => setAsked(undefined)}>
+      <div className="stack">
+        <p>
+          Strike <strong>{words(asked.entry)}</strong>?
+        </p>
+        <p className="row">
+          <GuardShape verdict={asked.then.verdict} size={40} />
+          <span>
+            Then: <strong>{verdictTitle(asked.then)}.</strong> {guardSentence(asked.then, view.sheet)}
+          </span>
+        </p>
+        <div className="row">
+          <Button
+            variant="filled"
+            onClick={() => {
+              setAsked(undefined)
+              void write(asked.entry, asked.reason)
+            }}
+          >
+            Strike it
+          </Button>
+          <Button variant="default" onClick={() => setAsked(undefined)}>
+            Leave it
+          </Button>
+        </div>
+      </div>
+    </Dialog>
+  )
+  return { strike, asking }
+}
+
+/** What a guard says, to see whether two say the same. */
+const says = ({ verdict, limit, onlyRunning, reasons }: Guard) =>
+  JSON.stringify([
+    verdict,
+    limit,
+    onlyRunning,
+    reasons.map(({ code, targetId, verdict: one }) => [code, targetId, one]),
+  ])

@@ -1,0 +1,31 @@
+import { Button } from '@mantine/core'
+
+/** A short notice of something that was taken away, and the way to have it back. */
+export async function showNotice({
+  words,
+  undo,
+}: {
+  readonly words: string
+  readonly undo: () => Promise<void> | void
+}): Promise<void> {
+  const { notifications } = await import('@mantine/notifications')
+  const id = notifications.show({
+    autoClose: 10_000,
+    withBorder: true,
+    closeButtonProps: { 'aria-label': 'Close the notice' },
+    message: (
+      <span className="notice">
+        <span>{words}</span>
+        <Button
+          variant="default"
+          onClick={() => {
+            notifications.hide(id)
+            void undo()
+          }}
+        >
+          Undo
+        </Button>
+      </span>
+    ),
+  })
+}
