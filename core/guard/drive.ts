@@ -1,6 +1,7 @@
 import {
   driveMapOf,
   isRelieved,
+  openLinks,
   provedShafts,
   readsOut,
   type DriveMap,
@@ -116,7 +117,7 @@ function camshaftReasons(
       ? outReason(sheet, stand, way, shaftId, out)
       : proved.has(shaftId)
         ? []
-        : unproved(sheet, stand, way)
+        : unproved(sheet, stand, way, openLinks(proving, shaftId))
     for (const reason of found) {
       const key = `${reason.code} ${reason.targetId}`
       reasons.set(key, worseOf(reasons.get(key), reason))
@@ -179,9 +180,16 @@ function outReason(
     : [{ code: 'camshaftReadsOut', targetId: shaftId, ...trim, ...read }]
 }
 
-function unproved(sheet: BuildSheet, stand: Stand, way: readonly Link[]): GuardReason[] {
+function unproved(
+  sheet: BuildSheet,
+  stand: Stand,
+  way: readonly Link[],
+  notRight: readonly string[] | undefined,
+): GuardReason[] {
   const trim = trimOfWay(sheet, stand, way, undefined)
-  const open = way.filter(({ at }) => at.changes.length > 0 || at.suspect)
+  const open = way.filter(({ id, at, vanished }) =>
+    notRight && vanished === undefined ? notRight.includes(id) : at.changes.length > 0 || at.suspect,
+  )
   return (open.length > 0 ? open : way).map(({ kind, id, vanished }) => ({
     code: kind === 'loop' ? 'loopNotCounted' : 'couplingNotRead',
     targetId: id,

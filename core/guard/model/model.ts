@@ -30,6 +30,8 @@ export interface Knowledge {
   readonly things: ReadonlyMap<string, Known>
   /** What follows of all of them together. */
   readonly all: Known
+  /** Ids of what has to be named, whether it holds anything or not: what is in, out or loose, and tensioners that are not released. */
+  readonly told: ReadonlySet<string>
 }
 
 type Undone =
@@ -816,6 +818,7 @@ export function whatIsKnown(engine: Engine, jobId: string): Knowledge {
     return undone?.at === 'elsewhere' ? NOT : NOT_KNOWN
   }
   const things = new Map<string, Known>()
+  const told = new Set<string>()
   const begun = all.find((one): one is Begins => one.kind === 'begins' && one.job.id === jobId)
   const own = all.filter((one): one is Entry => one.kind !== 'begins' && one.jobId === jobId)
   const ticked = (id: string) => own.findLast((one) => one.kind === 'tick' && one.cautionId === id)
@@ -826,6 +829,7 @@ export function whatIsKnown(engine: Engine, jobId: string): Knowledge {
   things.set('made safe', safe && begun && !own.some(({ kind }) => kind === 'close') ? SAFE : NOT)
   for (const item of itemsIn(n)) {
     const name = `in: ${item.itemId}`
+    told.add(item.itemId)
     if (itemDisputed(item.itemId, n)) things.set(`said two ways: ${item.itemId}`, NOT_KNOWN)
     if (item.item === 'lock' || item.item === 'lockingPin' || item.item === 'capsLoose') things.set(name, NOT)
     else if (item.item === 'stop' || item.item === 'dialRod' || item.item === 'probe')
@@ -888,7 +892,7 @@ export function whatIsKnown(engine: Engine, jobId: string): Knowledge {
   ])) {
     things.set(`tensioner ${id}`, tensionerKnown(id))
   }
-  return { things, all: smallest([...things.values()]) }
+  return { things, all: smallest([...things.values()]), told }
 
   function tensionerKnown(id: string): Known {
     let is = 'asArrived'
@@ -931,6 +935,7 @@ export function whatIsKnown(engine: Engine, jobId: string): Knowledge {
     if (is === 'asArrived' && there && sheetsWorkedOn.some((on) => !on.members.some((member) => member.id === id)))
       is = 'unknown'
     if (gone || is === 'asArrived' || is === 'released' || is === 'proven') return SAFE
+    told.add(id)
     const own = sheet.loops.filter(({ path }) => path.some(({ memberId }) => memberId === id))
     const loops = own.length > 0 ? own : sheet.loops
     if (loops.length > 0 && loops.every((loop) => linkIs({ kind: 'loop', id: loop.id }, n) === 'off')) return SAFE

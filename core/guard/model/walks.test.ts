@@ -25,7 +25,7 @@ function faultOf({ jobs, sheets, entries, jobId }: Walk): string | undefined {
   const sheet = sheets.find(({ id }) => id === state.sheetId)
   if (!sheet) throw new Error('Broken invariant: a job without a sheet')
   const guard = judgeGuard(sheet, state)
-  const { all, things } = whatIsKnown({ jobs, sheets, entries }, jobId)
+  const { all, things, told: named } = whatIsKnown({ jobs, sheets, entries }, jobId)
   const told = () =>
     JSON.stringify({
       guard: guard.reasons
@@ -39,7 +39,8 @@ function faultOf({ jobs, sheets, entries, jobId }: Walk): string | undefined {
     const { forwardDeg = Infinity, backDeg = Infinity } = guard.limit ?? {}
     if (forwardDeg > all.forwardDeg + 1e-6 || backDeg > all.backDeg + 1e-6) return `a wider trim: ${told()}`
   }
-  return undefined
+  const silent = [...named].find((id) => guard.reasons.every(({ targetId }) => targetId !== id))
+  return silent === undefined ? undefined : `does not name ${silent}: ${told()}`
 }
 
 /** The walk cut down to the fewest of its entries that still show the fault. */

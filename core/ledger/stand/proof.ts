@@ -114,6 +114,14 @@ function linkIsRight(proving: Proving, link: WayLink, safeDeg: number): boolean 
   return at.changes.length === 0 && !at.suspect
 }
 
+/** Links on a camshaft's way that do not hold as they should by themselves, as far as is known; undefined where the sheet does not tell the way. */
+export function openLinks(proving: Proving, shaftId: string): string[] | undefined {
+  const way = driveMapOf(proving.sheet).way(shaftId)
+  return way
+    ?.filter((link) => !linkIsRight(proving, link, safeOutOf(proving.sheet, link.toShaftId).deg))
+    .map(({ id }) => id)
+}
+
 /** Camshafts whose place to the crank is known to be right: read so themselves since everything on their way was last touched; or joined to the
  *  crank, or to one that was, by links that each hold as they should. */
 export function provedShafts(proving: Proving): ReadonlySet<string> {

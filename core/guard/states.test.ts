@@ -1,0 +1,473 @@
+import { describe, expect, test } from 'vitest'
+import { foldJob, jobLabels, nextStamp } from '../ledger'
+import type { BuildSheet, Entry, EntryDraft, Job } from '../model'
+import { PART_IDS as ids } from '../starters'
+import {
+  atPose,
+  atTdc,
+  benchJob,
+  benchSheet,
+  camMark,
+  chain,
+  counted,
+  CYL,
+  degreeWheel,
+  halfProved,
+  item,
+  madeSafe,
+  saw,
+  stateAfter,
+  stops,
+  tensioner,
+  turned,
+} from '../testing/bench'
+import { redrawn, twoBankSheet } from '../testing/walks'
+import { judgeGuard, type Guard } from '.'
+
+const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
+const ready = [...madeSafe, ...halfProved]
+const offAtPose = [...ready, atPose, tensioner('heldBack'), chain('off')]
+const guardAfter = (drafts: readonly EntryDraft[], sheet: BuildSheet = benchSheet(), job: Job = benchJob): Guard =>
+  judgeGuard(sheet, stateAfter(drafts, sheet, job))
+const codes = ({ reasons }: Guard) => reasons.filter(({ verdict }) => verdict !== 'turn').map(({ code }) => code)
+
+/** What is written on a device in a job, knowing everything that came before. */
+function write(
+  before: readonly Entry[],
+  job: Job,
+  drafts: readonly EntryDraft[],
+  device = 'd-1',
+  sheetId = job.sheetId,
+) {
+  const entries = [...before]
+  for (const draft of drafts)
+    entries.push({
+      conditions: [],
+      typed: [],
+      ...draft,
+      ...nextStamp(entries, device),
+      id: `${device}-${job.id}-${entries.length}`,
+      jobId: job.id,
+      sheetId,
+      device,
+      at: job.at,
+      seenFrom: 'timing',
+    } as Entry)
+  return entries
+}
+const merged = (...lists: (readonly Entry[])[]) => [...new Map(lists.flat().map((entry) => [entry.id, entry])).values()]
+const second: Job = { ...benchJob, id: 'job-2', number: 2, at: '2026-02-05T08:00:00.000Z' }
+const judged = (entries: readonly Entry[], job = benchJob, sheets = [benchSheet()], jobs = [benchJob, second]) => {
+  const state = foldJob({ job, jobs, sheets, entries })
+  const sheet = sheets.find(({ id }) => id === state.sheetId) ?? benchSheet()
+  return { state, guard: judgeGuard(sheet, state) }
+}
+
+describe('trims', () => {
+  test('of several limits the smallest holds: the stop in and the chain off', () => {
+    expect(guardAfter([...offAtPose, item('stop')])).toMatchObject({
+      verdict: 'trim',
+      limit: { until: 'stop', forwardDeg: 4, backDeg: 4 },
+    })
+    expect(guardAfter([...ready, item('stop')]).limit).toEqual({ until: 'stop' })
+  })
+  test('off said twice, off and on again, one entry after another: no new place', () => {
+    const creep = [...offAtPose, turned(3), chain('off'), turned(1), chain('on'), chain('off')]
+    expect(guardAfter(creep).limit).toMatchObject({ forwardDeg: 0, backDeg: 8 })
+    expect(guardAfter([...creep, turned(1)]).verdict).toBe('doNotTurn')
+  })
+  test('once a right count proved it, the next place is a new one', () => {
+    const proved = [...offAtPose, turned(3), chain('on'), counted(29), tensioner('released')]
+    expect(guardAfter(proved).verdict).toBe('turn')
+    expect(guardAfter([...proved, tensioner('heldBack'), chain('off')]).limit).toMatchObject({ forwardDeg: 4 })
+  })
+  test('two links undone: the room that both leave', () => {
+    const sheet = twoBankSheet()
+    const off = (loopId: string): EntryDraft => ({ kind: 'loop', loopId, change: 'off' })
+    const drafts = [...ready, atPose, off('chain-a'), turned(3), off('chain-b')]
+    expect(guardAfter(drafts, sheet).limit).toMatchObject({ forwardDeg: 1, backDeg: 4 })
+  })
+  test('a camshaft set while its chain is off ends the first place: then round the timing position, once seen there', () => {
+    const set: EntryDraft = { kind: 'camSet', shaftId: ids.cam, offDeg: 0 }
+    const byLedger = [...ready, tensioner('heldBack'), chain('off')]
+    expect(guardAfter(byLedger).verdict).toBe('trim')
+    expect(codes(guardAfter([...byLedger, set]))).toEqual(['loopOffLookAgain'])
+    expect(guardAfter([...byLedger, set, atPose]).verdict).toBe('trim')
+    // Where it was seen at the timing position before, it still is.
+    expect(guardAfter([...offAtPose, set]).verdict).toBe('trim')
+  })
+  test('a rag in is a few degrees round where it went in, and no more', () => {
+    expect(guardAfter([...ready, item('rag'), turned(3)]).limit).toMatchObject({ forwardDeg: 1, backDeg: 7 })
+    expect(guardAfter([...ready, item('rag'), turned(3), turned(3)]).verdict).toBe('doNotTurn')
+  })
+})
+
+describe('where it came undone', () => {
+  test('half a cycle from the timing position is not the timing position', () => {
+    expect(codes(guardAfter([...ready, turned(360), chain('off')]))).toEqual(['loopOffAwayFromPose'])
+    expect(codes(guardAfter([...ready, turned(720), chain('off')]))).toContain('loopOff')
+  })
+  test('"it stands at the timing position", with no turn written, does not wipe out where the chain came off', () => {
+    const away = [...ready, turned(90), chain('off')]
+    const claimed = guardAfter([...away, atPose])
+    expect(claimed.verdict).toBe('doNotTurn')
+    expect(claimed.reasons.map(({ code }) => code)).toContain('placeContradicted')
+    // Turned back, and the turn written, it does stand there.
+    expect(guardAfter([...away, turned(-90), atPose]).verdict).toBe('trim')
+  })
+  test('the ledger was wrong, by somebody’s eye: then round the timing position', () => {
+    const drafts = [...ready, turned(90), chain('off'), atPose]
+    const { live } = stateAfter(drafts)
+    const claim = live.at(-1)?.id ?? ''
+    const entries = write(
+      write([], benchJob, drafts).map((entry, i, all) => (i === all.length - 1 ? { ...entry, id: claim } : entry)),
+      benchJob,
+      [{ kind: 'settled', part: { about: 'crank', id: claim, is: 'asSeen' }, role: 'fitter' }],
+    )
+    expect(judged(entries, benchJob, [benchSheet()], [benchJob]).guard).toMatchObject({
+      verdict: 'trim',
+      limit: { forwardDeg: 4, backDeg: 4 },
+    })
+  })
+})
+
+describe('a new job takes over what the last one left', () => {
+  test.each<[string, EntryDraft[], string[]]>([
+    ['the chain off', offAtPose, ['loopOffLookAgain']],
+    ['the stop in', [...ready, item('stop')], ['stopIn']],
+    ['caps loose', [...ready, item('capsLoose')], ['capsLoose']],
+    ['a chain on and not counted', [...offAtPose, chain('on'), tensioner('released')], ['loopNotCounted']],
+    ['a tensioner nobody spoke of', [...offAtPose, chain('on'), counted(29)], ['tensionerNotReleased']],
+  ])('%s', (_name, drafts, said) => {
+    const entries = write(write([], benchJob, drafts), second, madeSafe)
+    expect(codes(judged(entries, second).guard)).toEqual(said)
+  })
+  test('making safe never carries over; a signed job is not made safe any more', () => {
+    const first = write([], benchJob, ready)
+    expect(codes(judged(first, second).guard)).toEqual(['makeSafeNotDone'])
+    const signed = write(first, benchJob, [{ kind: 'close', role: 'fitter', reason: '' }])
+    expect(codes(judged(signed).guard)).toEqual(['jobClosed'])
+  })
+  test('the crank’s place goes on as reckoned, and is no place to take a chain off by; the half is not taken for proved', () => {
+    const first = write([], benchJob, [...ready, turned(40)])
+    const { state } = judged(first, second)
+    expect(state.crank).toMatchObject({ deg: 40, doubt: 'reckoned', totalDeg: 0 })
+    expect(state.half.known).toBe('unknown')
+    const off = write(first, second, [...madeSafe, turned(-40), chain('off')])
+    expect(codes(judged(off, second).guard)).toEqual(['loopOffPlaceUnknown'])
+  })
+  test('what was proved in one is as good as it came in the next, and a count as found is a count', () => {
+    const first = write([], benchJob, [...offAtPose, chain('on'), counted(29), tensioner('released')])
+    expect(judged(first, second).state.loops[ids.chain]).toMatchObject({ on: true, proof: 'asArrived' })
+    const out = write(first, second, [...madeSafe, counted(19, 'found')])
+    expect(codes(judged(out, second).guard)).toEqual(['camshaftReadsOut'])
+  })
+  test('a hub moved in one wants the same of the counts in the next', () => {
+    const hub: BuildSheet = benchSheet({
+      adjusters: [{ id: 'hub', kind: 'hub', memberId: ids.camSprocket, positions: 19 }],
+    })
+    const tooth = 360 / 38 / 0.5
+    const first = write([], benchJob, [
+      ...offAtPose,
+      { kind: 'adjusted', adjusterId: 'hub', words: 'one on', laterDeg: tooth },
+      chain('on'),
+      counted(28),
+      tensioner('released'),
+    ])
+    expect(judged(first, benchJob, [hub]).guard.verdict).toBe('turn')
+    const again = [...madeSafe, ...halfProved, atPose, chain('off'), chain('on'), tensioner('released')]
+    expect(judged(write(first, second, [...again, counted(28)]), second, [hub]).guard.verdict).toBe('turn')
+    expect(codes(judged(write(first, second, [...again, counted(29)]), second, [hub]).guard)).toEqual([
+      'loopCountedOut',
+    ])
+  })
+  test('jobs that two devices opened under one number are told apart', () => {
+    const jobs = [benchJob, { ...second, id: 'job-b' }, { ...second, id: 'job-a' }]
+    expect([...jobLabels(jobs)]).toEqual([
+      ['job', '1'],
+      ['job-a', '2a'],
+      ['job-b', '2b'],
+    ])
+  })
+})
+
+describe('a newer build sheet forgets nothing', () => {
+  const next = redrawn(benchSheet(), 2)
+  const adopt: EntryDraft = { kind: 'sheet', toSheetId: next.id }
+  const sheets = [benchSheet(), next]
+  const newLoop = next.loops[0]?.id ?? ''
+  const drawnAnew = write(write([], benchJob, offAtPose), benchJob, [adopt], 'd-1', next.id)
+  const then = (...drafts: EntryDraft[]) =>
+    judged(write(drawnAnew, benchJob, drafts, 'd-1', next.id), benchJob, sheets, [benchJob]).guard
+  test('a chain that was off and is drawn anew under another id: both are asked about', () => {
+    const { reasons } = then()
+    expect(reasons.map(({ code, targetId, vanished }) => [code, targetId, vanished])).toEqual(
+      expect.arrayContaining([
+        ['loopOff', ids.chain, 'Chain'],
+        ['loopNewOnSheet', newLoop, undefined],
+      ]),
+    )
+    expect(then().verdict).toBe('unknown')
+  })
+  test('it is now the other one: off under the new id', () => {
+    const became: EntryDraft = {
+      kind: 'settled',
+      part: { about: 'loop', id: ids.chain, is: 'became', became: newLoop },
+      role: '',
+    }
+    expect(codes(then(became, { kind: 'tensioner', memberId: ids.tensioner, state: 'released' }))).toEqual(['loopOff'])
+  })
+  test('gone for good, and the new one said to be on: still to be counted', () => {
+    const gone: EntryDraft = { kind: 'settled', part: { about: 'loop', id: ids.chain, is: 'gone' }, role: '' }
+    const on: EntryDraft = { kind: 'loop', loopId: newLoop, change: 'on' }
+    expect(codes(then(gone, tensioner('released')))).toEqual(['loopNewOnSheet'])
+    expect(codes(then(gone, on, tensioner('released')))).toEqual(['loopNotCounted'])
+  })
+  test('before anything of the drive was touched, a chain drawn anew is one that came with the engine', () => {
+    const entries = write(write([], benchJob, ready), benchJob, [adopt], 'd-1', next.id)
+    expect(judged(entries, benchJob, sheets, [benchJob]).guard.verdict).toBe('turn')
+  })
+})
+
+describe('proof', () => {
+  const sheet = twoBankSheet()
+  const say = (change: 'apart' | 'together', steps = 0): EntryDraft => ({
+    kind: 'coupling',
+    couplingId: 'quill',
+    change,
+    steps,
+  })
+  const reads = (shaftId: string, wheelDeg: number, phase: 'found' | 'set' = 'set'): EntryDraft => ({
+    kind: 'camMark',
+    shaftId,
+    markId: 'cam-mark-b',
+    phase,
+    approach: 'running',
+    wheelDeg,
+  })
+  const refitted = [...ready, atPose, say('apart'), say('together', 10)]
+  test('put together ten places on: not free by a reading taken before, nor by one of another camshaft', () => {
+    expect(codes(guardAfter([...ready, atPose, reads('cam-c', 5), say('apart'), say('together', 10)], sheet))).toEqual([
+      'couplingNotRead',
+    ])
+    expect(codes(guardAfter([...refitted, reads('cam-a', 5)], sheet))).toEqual(['couplingNotRead'])
+    expect(guardAfter([...refitted, reads('cam-c', 5)], sheet).verdict).toBe('turn')
+  })
+  test('a reading that says out holds, early or late, until a later one replaces it', () => {
+    const out = [...refitted, reads('cam-c', 105)]
+    expect(guardAfter(out, sheet)).toMatchObject({ verdict: 'trim', limit: { forwardDeg: 4 } })
+    expect(codes(guardAfter(out, sheet))).toEqual(['camshaftReadsOut'])
+    expect(codes(guardAfter([...refitted, reads('cam-c', 265)], sheet))).toEqual(['camshaftReadsOut'])
+    expect(guardAfter([...out, reads('cam-c', 5)], sheet).verdict).toBe('turn')
+  })
+  test('seen at its mark: only with the crank where it is known to stand', () => {
+    const meets: EntryDraft = { kind: 'camSet', shaftId: 'cam-c', offDeg: 0 }
+    expect(guardAfter([...refitted, meets], sheet).verdict).toBe('turn')
+    expect(guardAfter([...madeSafe, say('apart'), say('together'), meets], sheet).verdict).not.toBe('turn')
+    expect(codes(guardAfter([...refitted, { ...meets, offDeg: 20 }], sheet))).toEqual(['camshaftReadsOut'])
+  })
+  test('a count ten pitches out as found holds; that it ran so frees it the running way, until something is touched', () => {
+    const out = counted(19, 'found')
+    const ran: EntryDraft = { kind: 'ranUntilNow', says: 'yes', role: 'owner' }
+    expect(guardAfter([...ready, out])).toMatchObject({ verdict: 'trim', onlyRunning: false })
+    expect(guardAfter([...ready, { ...ran, says: 'notKnown' }, out]).verdict).toBe('trim')
+    expect(guardAfter([...ready, ran, out])).toMatchObject({ verdict: 'turn', onlyRunning: true })
+    const loosened = [...ready, ran, out, atPose, chain('off'), chain('on'), tensioner('released')]
+    expect(codes(guardAfter(loosened))).toEqual(['loopNotCounted'])
+    // Said after something was touched it says nothing.
+    expect(codes(guardAfter([...ready, atPose, chain('off'), chain('on'), tensioner('released'), ran]))).toEqual([
+      'loopNotCounted',
+    ])
+  })
+  test('how far out is safe: one tooth, never more than 20°, or the sheet’s own figure', () => {
+    const late = (deg: number) => guardAfter([...ready, camMark(5 + deg, 'found')]).verdict
+    // One tooth of 38 at half speed is 18.95°; two sigma of a mark by eye on this wheel 1.1°.
+    expect(late(17)).toBe('turn')
+    expect(late(18.5)).toBe('trim')
+    const coarse = benchSheet({
+      members: benchSheet().members.map((one) => (one.id === ids.camSprocket ? { ...one, teeth: known(20) } : one)),
+    })
+    expect(guardAfter([...ready, camMark(25, 'found')], coarse).verdict).toBe('trim')
+    const own = benchSheet({ safeOutDeg: known(5) })
+    expect(guardAfter([...ready, camMark(13, 'found')], own).verdict).toBe('trim')
+  })
+  test('one reading out makes the rest of that camshaft’s way suspect when only a part of it is mended', () => {
+    const mended: EntryDraft[] = [
+      ...ready,
+      atPose,
+      reads('cam-c', 105, 'found'),
+      { kind: 'loop', loopId: 'chain-b', change: 'off' },
+      { kind: 'loop', loopId: 'chain-b', change: 'on' },
+      {
+        kind: 'count',
+        loopId: 'chain-b',
+        fromMarkId: 'cam-mark-b',
+        toMarkId: 'crank-mark-b',
+        run: 'tight',
+        rule: 'lastOnly',
+        counted: 29,
+        phase: 'set',
+      },
+      { kind: 'tensioner', memberId: 'tensioner-b', state: 'released' },
+    ]
+    expect(codes(guardAfter(mended, sheet))).toEqual(['couplingNotRead'])
+    expect(guardAfter([...mended, reads('cam-c', 5)], sheet).verdict).toBe('turn')
+  })
+  test('a tensioner that nobody spoke of is not released once its chain was off', () => {
+    expect(codes(guardAfter([...ready, atPose, chain('off'), chain('on'), counted(29)]))).toEqual(['tensionerNotSaid'])
+  })
+})
+
+describe('relief and camshafts', () => {
+  const relief = (
+    of: Extract<EntryDraft, { kind: 'item' }>['of'],
+    where = '',
+    change: 'in' | 'out' = 'in',
+  ): EntryDraft => ({
+    kind: 'item',
+    itemId: 'relief',
+    item: 'valvesRelieved',
+    where,
+    change,
+    ...(of ? { of } : {}),
+  })
+  const sheet = twoBankSheet()
+  const offB: EntryDraft[] = [...ready, turned(90), { kind: 'loop', loopId: 'chain-b', change: 'off' }]
+  test('words free nothing; every valve, or all that the loose camshafts work, does', () => {
+    expect(guardAfter([...offB, relief(undefined, 'cylinder 1 inlet only')], sheet).verdict).toBe('doNotTurn')
+    expect(guardAfter([...offB, relief({ what: 'cylinder', id: CYL })], sheet).verdict).toBe('doNotTurn')
+    expect(guardAfter([...offB, relief({ what: 'cylinder', id: 'cyl-2' })], sheet).verdict).toBe('turn')
+    expect(guardAfter([...offB, relief({ what: 'all' })], sheet).verdict).toBe('turn')
+    // As it was written before whose could be said.
+    expect(guardAfter([...offB, relief(undefined)], sheet).verdict).toBe('turn')
+  })
+  test('relieved no more: the trim is over', () => {
+    const drafts = [
+      ...ready,
+      atPose,
+      { kind: 'loop', loopId: 'chain-b', change: 'off' } as const,
+      relief({ what: 'all' }),
+    ]
+    expect(codes(guardAfter([...drafts, turned(90), relief({ what: 'all' }, '', 'out')], sheet))).toContain('loopOff')
+    expect(guardAfter([...drafts, turned(90), relief({ what: 'all' }, '', 'out')], sheet).verdict).toBe('doNotTurn')
+  })
+  const camshaft = (shaftId: string, is: Extract<EntryDraft, { kind: 'camshaft' }>['is']): EntryDraft => ({
+    kind: 'camshaft',
+    shaftId,
+    is,
+  })
+  test('a camshaft out, or held with every valve seen shut, meets nothing; free again, or let go, it does', () => {
+    const both = (...drafts: EntryDraft[]) => guardAfter([...offB, camshaft('cam-c', 'out'), ...drafts], sheet).verdict
+    expect(both()).toBe('doNotTurn')
+    expect(both(camshaft('cam-b', 'out'))).toBe('turn')
+    expect(both(camshaft('cam-b', 'held'))).toBe('doNotTurn')
+    expect(both(camshaft('cam-b', 'held'), camshaft('cam-b', 'seenShut'))).toBe('turn')
+    expect(both(camshaft('cam-b', 'held'), camshaft('cam-b', 'seenShut'), camshaft('cam-b', 'free'))).toBe('doNotTurn')
+    // Of one that is free it cannot be said.
+    expect(both(camshaft('cam-b', 'free'), camshaft('cam-b', 'seenShut'))).toBe('doNotTurn')
+    expect(
+      both(camshaft('cam-b', 'held'), camshaft('cam-b', 'seenShut'), { kind: 'camSet', shaftId: 'cam-b', offDeg: 3 }),
+    ).toBe('doNotTurn')
+  })
+  test('held and driven: the crank does not move', () =>
+    expect(codes(guardAfter([...ready, camshaft('cam-a', 'held')], sheet))).toEqual(['camshaftHeld']))
+  test('a free engine with everything off is still told of its tensioner', () => {
+    const free = benchSheet({ interference: { value: 'no', typed: 'no', trust: 'manual' } })
+    const guard = guardAfter(offAtPose, free)
+    expect(guard.verdict).toBe('turn')
+    expect(guard.reasons.map(({ code }) => code)).toContain('tensionerNotReleased')
+  })
+})
+
+describe('two devices, merged', () => {
+  const before = write([], benchJob, ready)
+  const one = (...drafts: EntryDraft[]) => write(before, benchJob, drafts, 'd-1')
+  const two = (...drafts: EntryDraft[]) => write(before, benchJob, drafts, 'd-2')
+  const both = (a: readonly Entry[], b: readonly Entry[]) => judged(merged(a, b), benchJob, [benchSheet()], [benchJob])
+  test('off by one and on by the other, neither knowing: nobody knows, until somebody looked', () => {
+    const apart = merged(one(atPose, chain('off')), two(chain('off'), chain('on')))
+    const { guard, state } = judged(apart, benchJob, [benchSheet()], [benchJob])
+    expect(codes(guard)).toContain('loopSaidTwoWays')
+    expect(state.stand.disputes).toHaveLength(1)
+    const settled = (is: 'on' | 'off'): EntryDraft => ({
+      kind: 'settled',
+      part: { about: 'loop', id: ids.chain, is },
+      role: 'fitter',
+    })
+    const looked = (is: 'on' | 'off') =>
+      codes(
+        judged(write(apart, benchJob, [settled(is), tensioner('released')]), benchJob, [benchSheet()], [benchJob])
+          .guard,
+      )
+    expect(looked('on')).toEqual(['loopNotCounted'])
+    expect(looked('off')).toEqual(['loopOff'])
+  })
+  test('a stop is not taken out by another’s earlier "out"', () => {
+    const { guard } = both(one(item('stop')), two(item('stop'), item('stop', 'out')))
+    expect(codes(guard)).toEqual(['itemSaidTwoWays', 'stopIn'])
+  })
+  test('a count by somebody who did not know that the chain was moved proves nothing', () => {
+    const fitted = write(before, benchJob, [atPose, chain('off'), chain('on'), tensioner('released')])
+    const moved = write(fitted, benchJob, [{ kind: 'moved', loopId: ids.chain, memberId: ids.camSprocket, teeth: 1 }])
+    const count = write(fitted, benchJob, [turned(0), counted(29)], 'd-2')
+    expect(codes(both(moved, count).guard)).toEqual(['loopNotCounted'])
+  })
+  test('turned on both: where it stands is not known, nor how far it was trimmed', () => {
+    const off = write(before, benchJob, [atPose, chain('off')])
+    const { state, guard } = both(write(off, benchJob, [turned(2)]), write(off, benchJob, [turned(2)], 'd-2'))
+    expect(guard.verdict).toBe('unknown')
+    expect(state.stand.disputes.map(({ about }) => about)).toEqual(['crank'])
+  })
+  test('one hand after the other, each knowing what was written: no dispute', () => {
+    const first = write(before, benchJob, [atPose, chain('off')], 'd-1')
+    const then = write(first, benchJob, [chain('on'), counted(29), tensioner('released')], 'd-2')
+    const { state, guard } = judged(then, benchJob, [benchSheet()], [benchJob])
+    expect(state.stand.disputes).toEqual([])
+    expect(guard.verdict).toBe('turn')
+  })
+})
+
+describe('workshops from before', () => {
+  const old = (entries: readonly Entry[]) =>
+    entries.map((entry, i): Entry => {
+      const { seen: _seen, ...rest } = entry
+      return { ...rest, counter: i + 1 } as Entry
+    })
+  test('of one device have no overlaps, and their jobs follow their numbers', () => {
+    const first = old(write([], benchJob, offAtPose))
+    const next = old(write([], second, madeSafe))
+    const { state, guard } = judged([...next, ...first], second)
+    expect(state.stand.disputes).toEqual([])
+    expect(codes(guard)).toEqual(['loopOffLookAgain'])
+  })
+  test('of two devices whose counters interleave in one job: what they disagree on is not known', () => {
+    const mine = old(write([], benchJob, [...ready, atPose, chain('off')]))
+    const theirs = old(write([], benchJob, [...ready, atPose, chain('on')], 'd-2'))
+    expect(codes(judged([...mine, ...theirs], benchJob, [benchSheet()], [benchJob]).guard)).toContain('loopSaidTwoWays')
+  })
+  test('of two devices, one taking over from the other: a counter that goes on shows that it knew', () => {
+    const all = old(
+      write(
+        write([], benchJob, [...ready, atPose, chain('off')]),
+        benchJob,
+        [chain('on'), counted(29), tensioner('released')],
+        'd-2',
+      ),
+    )
+    const { state, guard } = judged(all, benchJob, [benchSheet()], [benchJob])
+    expect(state.stand.disputes).toEqual([])
+    expect(guard.verdict).toBe('turn')
+  })
+  test('two jobs with one number, by two devices, overlap', () => {
+    const mine = old(write([], benchJob, [...ready, atPose, chain('off')]))
+    const twin = { ...benchJob, id: 'job-twin', at: '2026-01-06T08:00:00.000Z' }
+    const theirs = old(write([], twin, [...ready, atPose, chain('on')], 'd-2'))
+    const jobs = [benchJob, twin]
+    expect(codes(judged([...mine, ...theirs], twin, [benchSheet()], jobs).guard)).toContain('loopSaidTwoWays')
+  })
+})
+
+test('nothing written at all is not a place to turn from', () => {
+  expect(guardAfter([]).verdict).toBe('doNotTurn')
+  expect(guardAfter([degreeWheel, stops(340, 30), atTdc, saw('thumb', 'firing')]).verdict).toBe('doNotTurn')
+})
