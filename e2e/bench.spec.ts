@@ -29,7 +29,7 @@ test('dragging and keys move the drawing, not the engine; a turn entered does', 
   await page.getByText('Past it').click()
   await actor.press('Write it down')
   await expect(readout).toContainText('95.0°')
-  await expect(page.getByText(/Overshot: first 30\.0° anticlockwise/).filter({ visible: true })).toBeVisible()
+  await expect(page.getByText(/Gone past: back off 30\.0° anticlockwise/).filter({ visible: true })).toBeVisible()
 })
 
 test('the other side turns every clockwise round', async ({ page }) => {
@@ -106,8 +106,8 @@ test('an engine that arrives with its chain off starts elsewhere', async ({ page
   await actor.press('Go on')
   await actor.press(/^As found/)
   await expect(page.getByText(/nothing to read here/)).toBeVisible()
-  await actor.press(/^To the pose, chain off/)
-  await actor.press('It stands at the pose')
+  await actor.press(/^To the timing position, chain off/)
+  await actor.press('It stands at the timing position')
   await expect(guard(page)).toContainText('Trim only: 4° either way')
 })
 

@@ -193,9 +193,9 @@ test('counted right and a tooth late all the same: one move for both, and the co
   await expect(guard).toContainText('May be turned by hand')
 })
 
-test('a V-twin set half a turn out is caught: air against the valves, and all round the cycle', async ({ page }) => {
+test('an engine set half a turn out is caught: air against the valves, and all round the cycle', async ({ page }) => {
   const actor = new MouseHand(page)
-  await page.goto('/demo/engine/sidecar')
+  await page.goto('/demo/engine/lifeboat')
   await startSafely(actor)
   await zeroAtFive(actor)
   await actor.press(/^Which TDC/)

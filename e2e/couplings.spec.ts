@@ -14,6 +14,8 @@ test('a splined camshaft is drawn apart, put back two splines on, and the guard 
   await actor.press(/^Set the cam: first camshaft|^Set.*first camshaft/i)
   await actor.press('Spline of the first camshaft drawn apart')
   await expect(guard).toContainText('nobody knows where the crank stands')
+  await actor.press('It stands at the timing position')
+  await expect(guard).toContainText('Trim only: 4° either way')
   await actor.press('One on, splines on')
   await actor.press('One on, splines on')
   await expect(page.getByText(/2 places on: on is .*The camshaft comes 60\.0° early at the crank/)).toBeVisible()

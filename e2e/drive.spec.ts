@@ -42,11 +42,11 @@ test('a two-stage twin-cam drive from calliper distances: a tooth out on one cam
     ['Pitches in the whole lower chain', '60'],
     ['Upper chain pitch', '9.525 mm'],
     ['Pitches in the whole upper chain', '102'],
-    ['Crank sprocket mark points to, in the pose', '110'],
-    ['Large intermediate sprocket mark points to, in the pose', '60.7'],
-    ['Small intermediate sprocket mark points to, in the pose', '130'],
-    ['Exhaust sprocket mark points to, in the pose', '-16.4'],
-    ['Inlet sprocket mark points to, in the pose', '43.3'],
+    ['Crank sprocket mark points to, in the timing position', '110'],
+    ['Large intermediate sprocket mark points to, in the timing position', '60.7'],
+    ['Small intermediate sprocket mark points to, in the timing position', '130'],
+    ['Exhaust sprocket mark points to, in the timing position', '-16.4'],
+    ['Inlet sprocket mark points to, in the timing position', '43.3'],
   ] as const)
     await actor.write(label, text)
   await page.keyboard.press('Tab')

@@ -62,7 +62,7 @@ const screens: readonly (readonly [name: string, path: string, ready: string, th
     [
       'true TDC',
       '/demo/job/job-searchlight-1',
-      'To the pose',
+      'To the timing position',
       (page) =>
         page
           .getByRole('button', { name: /^True TDC/ })
@@ -72,7 +72,7 @@ const screens: readonly (readonly [name: string, path: string, ready: string, th
     [
       'as found',
       '/demo/job/job-searchlight-1',
-      'To the pose',
+      'To the timing position',
       (page) =>
         page
           .getByRole('button', { name: /^As found/ })

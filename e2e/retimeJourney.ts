@@ -31,8 +31,8 @@ export async function enterEngine(actor: Actor) {
   await actor.write('Crank centre to cam centre', '193.781 mm')
   await actor.write('Cam stands towards', '4.143')
   await actor.write('Tensioner shoe, radius to the pin line', '62 mm')
-  await actor.write('Crank mark points to, in the pose', '105')
-  await actor.write('Cam mark points to, in the pose', '20')
+  await actor.write('Crank mark points to, in the timing position', '105')
+  await actor.write('Cam mark points to, in the timing position', '20')
   await actor.write('Inlet opens, before TDC', '17')
   await actor.write('Inlet closes, after BDC', '57')
   await actor.write('Exhaust opens, before BDC', '60')
@@ -118,8 +118,8 @@ export async function whichAndAsFound(actor: Actor) {
 
 export async function chainOffAndOn(actor: Actor) {
   const { page } = actor
-  await expect(page.getByRole('heading', { name: 'To the pose, chain off' })).toBeVisible()
-  await actor.press('It stands at the pose')
+  await expect(page.getByRole('heading', { name: 'To the timing position, chain off' })).toBeVisible()
+  await actor.press('It stands at the timing position')
   await actor.press('Tensioner held back, its pin in')
   await actor.press('Chain is off')
   await expect(page.getByLabel('Guard', { exact: true })).toContainText('Trim only: 4° either way')

@@ -147,7 +147,8 @@ function LoopCheck({ sheet, loop }: { sheet: BuildSheet; loop: Loop }) {
       )}
       {sections.some(({ run, expected }) => run === 'tight' && !expected) && (
         <p className="soft">
-          For an expected count: the distances and where both marks point in the pose, or a count from the book.
+          For an expected count: the distances and where both marks point in the timing position, or a count from the
+          book.
         </p>
       )}
       {wrongTeeth.length > 0 && (

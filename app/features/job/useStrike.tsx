@@ -75,9 +75,4 @@ export function useStrike(view: JobView): {
 
 /** What a guard says, to see whether two say the same. */
 const says = ({ verdict, limit, onlyRunning, reasons }: Guard) =>
-  JSON.stringify([
-    verdict,
-    limit,
-    onlyRunning,
-    reasons.map(({ code, targetId, verdict: one }) => [code, targetId, one]),
-  ])
+  JSON.stringify([verdict, limit, onlyRunning, reasons.map((one) => `${one.targetId} ${one.verdict}`).sort()])

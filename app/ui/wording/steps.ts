@@ -7,7 +7,7 @@ export const stepTitles: Record<StepKind, string> = {
   trueTdc: 'True TDC',
   whichTdc: 'Which TDC',
   asFound: 'As found',
-  poseChainOff: 'To the pose, chain off',
+  poseChainOff: 'To the timing position, chain off',
   setCam: 'Set the cam',
   chainOnCount: 'Chain on: count',
   tensioner: 'Release tensioner',
@@ -38,7 +38,7 @@ export function stepTitle({ kind, targetIds }: Pick<Step, 'kind' | 'targetIds'>,
 
 export const hindranceWords: Record<Hindrance, string> = {
   chainAlreadyOff:
-    'It came in with its chain off, so there is nothing to read here. Setting the cam at the pose takes its place: firing or overlap is then whichever the cam is set to.',
+    'It came in with its chain off, so there is nothing to read here. Setting the cam at the timing position takes its place: firing or overlap is then whichever the cam is set to.',
   noCamFigures: 'No cam figures on the build sheet.',
 }
 

@@ -23,7 +23,7 @@ export const scaleName = (scale: WheelScale) =>
 export const cutForWords: Record<RimMark['cutFor'], string> = {
   tdc: 'TDC',
   spark: 'the spark',
-  pose: 'the reference pose',
+  pose: 'the timing position',
   assembly: 'assembly only',
   casting: 'nothing: a casting line',
   unknown: 'not known',

@@ -18,7 +18,7 @@ export function MarksSection() {
   const pose = sheet.referencePose
   return (
     <Section
-      title="Marks and the pose"
+      title="Marks and the timing position"
       lead="The pose is where the marks meet. It belongs to this engine: firing TDC, overlap TDC, or some other place."
     >
       <Choice
@@ -61,7 +61,7 @@ export function MarksSection() {
           <div className="mark-fields" key={id}>
             <DirectionField
               id={`points-${id}`}
-              label={`${words} points to, in the pose`}
+              label={`${words} points to, in the timing position`}
               help={
                 points
                   ? `= ${upFromPlane(points.value).toFixed(1)}° clockwise from straight up, seen from the timing side`

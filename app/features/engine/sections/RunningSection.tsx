@@ -83,7 +83,7 @@ export function RunningSection() {
       <DegField
         id="trim"
         label="Trim allowed with the chain off"
-        help="Degrees either way at the pose. 4° is usual; common practice, no source."
+        help="Degrees either way at the timing position. 4° is usual; common practice, no source."
         least={0}
         most={30}
         value={sheet.trimDeg}

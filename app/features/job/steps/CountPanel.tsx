@@ -170,7 +170,7 @@ function CountResult({
       <div className="result">
         <p>
           Counted <span className="reading">{written.counted}</span>. No expected count: the build sheet needs the
-          distance between the shafts and where the marks point in the pose, or a count from the book.
+          distance between the shafts and where the marks point in the timing position, or a count from the book.
         </p>
         {again}
       </div>

@@ -127,7 +127,7 @@ const valveWords = { shut: 'shut', open: 'open', barelyOpen: 'barely open' }
 
 function lookWords(look: WalkLook, sheet: BuildSheet, mirrored: boolean): string {
   const name = sheet.cylinders.find(({ id }) => id === look.cylinderId)?.name ?? ''
-  if (look.what === 'mark') return 'The marks of the pose meet'
+  if (look.what === 'mark') return 'The timing marks meet'
   if (look.what === 'piston') return `Cylinder ${name}: piston ${pistonWords[look.piston]}`
   const hour = look.hour === undefined ? undefined : mirrored ? (12 - look.hour) % 12 : look.hour
   return `Cylinder ${name}: ${look.what} ${valveWords[look.valve]}${hour === undefined ? '' : `, lobe to ${hourWords(hour)}`}`

@@ -4,7 +4,7 @@ import type { BuildSheet, Loop } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { useBench } from '../JobContext'
 import { TurnTo } from '../TurnTo'
-import { poseWords, wheelAt } from '../turnPlan'
+import { timingPosition } from '../timingPosition'
 
 /** The tensioner of a loop. */
 const tensionerOf = (sheet: BuildSheet, loop: Loop | undefined) =>
@@ -16,25 +16,10 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
   const { sheet, state, job } = view
   const loop = sheet.loops.find(({ id }) => id === step.targetIds[0])
   const on = loop && state.loops[loop.id]?.on
-  const pose = sheet.referencePose
-  const wheelDeg = state.zero ? wheelAt(view, pose.crankDeg.value) : undefined
-  const stood =
-    state.live.some((entry) => entry.kind === 'stands' && entry.place === 'pose') &&
-    Math.abs(state.crank.sinceReferenceDeg) < 0.5
+  const { target, arrived, stood } = timingPosition(view, step.id)
   const tensioner = tensionerOf(sheet, loop)
   const held = tensioner && !isReleased(state.tensioners[tensioner.id] ?? 'out')
   if (!loop) return null
-  const target = { deg: pose.crankDeg.value, words: `the timing position: ${poseWords(view)}` }
-  const arrived = {
-    words: 'It stands at the timing position',
-    draft: {
-      kind: 'stands' as const,
-      place: 'pose' as const,
-      cylinderId: pose.cylinderId,
-      ...(wheelDeg === undefined ? {} : { wheelDeg }),
-      stepId: step.id,
-    },
-  }
   if (!on) {
     const sits = state.loops[loop.id]?.offAt === 'pose'
     return (

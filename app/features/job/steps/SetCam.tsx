@@ -6,6 +6,8 @@ import { formatLateness } from '@link-count/core/units'
 import { DegreesInput, useDegreesField } from '../../../ui/fields'
 import { askTurn } from '../askTurn'
 import { useBench } from '../JobContext'
+import { timingPosition } from '../timingPosition'
+import { TurnTo } from '../TurnTo'
 import { CouplingWork } from './CouplingWork'
 import { Fold } from '../../../ui/Fold'
 
@@ -25,6 +27,7 @@ export function SetCam({ step }: { readonly step: Step }) {
   const apart = couplings.some(({ id }) => state.couplings[id]?.together === false)
   const justTogether = couplings.some(({ id }) => state.couplings[id]?.proof === 'notRead')
   const off = sheet.loops.length === 0 || apart || justTogether || Object.values(state.loops).some(({ on }) => !on)
+  const { target, arrived, stood } = timingPosition(view, step.id)
   const meets = { mark: mark?.name.toLowerCase() ?? 'cam mark', meets: mark?.meets || 'its pointer' }
   const bring = askTurn({ camshaftTo: meets }, view, side)
   const write = (offDeg: number, typed: string) => {
@@ -39,12 +42,18 @@ export function SetCam({ step }: { readonly step: Step }) {
           {couplings.length > 0 && ', or draw its coupling apart'}.
         </p>
       )}
+      {off && !stood && couplings.length > 0 && <TurnTo target={target} arrived={arrived} />}
       {couplings.map((coupling) => (
         <CouplingWork key={coupling.id} coupling={coupling} step={step} />
       ))}
       {!apart && (
         <>
-          {off && <p className={bring.may ? undefined : 'warn'}>{bring.words}</p>}
+          {off && !justTogether && <p className={bring.may ? undefined : 'warn'}>{bring.words}</p>}
+          {justTogether && (
+            <p>
+              With the crank at the timing position: see whether the {meets.mark} meets {meets.meets}.
+            </p>
+          )}
           <Button variant={set ? 'quiet' : 'filled'} onClick={() => write(0, 'meets')}>
             It meets
           </Button>

@@ -12,7 +12,7 @@ export function MarkFields({ mark, seated }: { readonly mark: Mark; readonly sea
     <div className="mark-fields">
       <DirectionField
         id={`points-${mark.id}`}
-        label={`${mark.name} points to, in the pose`}
+        label={`${mark.name} points to, in the timing position`}
         help="Seen from the timing side: a clock face, or degrees clockwise from straight up."
         value={mark.pointsAtDeg}
         change={(value) => patchMark(mark.id, (one) => withValue(one, 'pointsAtDeg', value))}

@@ -45,7 +45,9 @@ export function GaugeWay({
         } as const)
   return (
     <div className="stack">
-      <p>Crank at the pose, come to running. Which part of the camshaft stands off its place, and by how much?</p>
+      <p>
+        Crank at the timing position, come to running. Which part of the camshaft stands off its place, and by how much?
+      </p>
       <NativeSelect
         label="Read at"
         value={what.text}

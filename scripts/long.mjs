@@ -1,0 +1,30 @@
+import { ensureInstalled, run } from './run.mjs'
+
+/* What takes too long for every change, in named parts that run alone: npm run long -- guard. Without a name, all of them. Each at most 60 minutes on
+ * two cores. */
+
+/** The guard held against its model: random walks on one device, and on two and three that are merged. GUARD_SEED starts them elsewhere. */
+const guard = () =>
+  run('npx', ['vitest', 'run', '--project', 'core', 'core/guard/model', '--testTimeout=3600000'], {
+    GUARD_WALKS: process.env.GUARD_WALKS ?? '10000',
+    GUARD_MERGES: process.env.GUARD_MERGES ?? '3000',
+    GUARD_SEED: process.env.GUARD_SEED ?? '100000',
+  })
+
+const parts = { guard }
+
+ensureInstalled()
+const named = process.argv.slice(2)
+const unknown = named.filter((name) => !(name in parts))
+if (unknown.length > 0) {
+  console.error(`No such part: ${unknown.join(', ')}. There are: ${Object.keys(parts).join(', ')}.`)
+  process.exit(1)
+}
+let failed = 0
+for (const name of named.length > 0 ? named : Object.keys(parts)) {
+  const start = Date.now()
+  const code = parts[name]()
+  console.log(`${name}: ${code === 0 ? 'passed' : 'failed'} in ${Math.round((Date.now() - start) / 1000)} s`)
+  if (code !== 0) failed++
+}
+process.exit(failed === 0 ? 0 : 1)
