@@ -58,6 +58,7 @@ function OpenGate({ kind }: { kind: WorkshopKind }) {
           undo: async () => {
             await undo()
             openAgain()
+            void showNotice({ words: 'The demo is as you had it.' })
           },
         })
       },

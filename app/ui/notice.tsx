@@ -1,12 +1,12 @@
 import { Button } from '@mantine/core'
 
-/** A short notice of something that was taken away, and the way to have it back. */
+/** A short notice: of something that was taken away, with the way to have it back, or that it is back. */
 export async function showNotice({
   words,
   undo,
 }: {
   readonly words: string
-  readonly undo: () => Promise<void> | void
+  readonly undo?: () => Promise<void> | void
 }): Promise<void> {
   const { notifications } = await import('@mantine/notifications')
   const id = notifications.show({
@@ -16,15 +16,17 @@ export async function showNotice({
     message: (
       <span className="notice">
         <span>{words}</span>
-        <Button
-          variant="default"
-          onClick={() => {
-            notifications.hide(id)
-            void undo()
-          }}
-        >
-          Undo
-        </Button>
+        {undo && (
+          <Button
+            variant="default"
+            onClick={() => {
+              notifications.hide(id)
+              void undo()
+            }}
+          >
+            Undo
+          </Button>
+        )}
       </span>
     ),
   })

@@ -96,11 +96,17 @@ function askTo(target: TurnTarget, view: JobView, side: Side): Asked {
   const { sheet, state } = view
   const seen = `seen from the ${sideName(sheet, side)}`
   const plan = planTo(view, target.deg)
+  // Nobody has looked in this job yet: the place is where the last one left it.
+  const carried = state.stand.rotation.reference === undefined
   switch (plan.kind) {
     case 'there':
-      return may(`At ${target.words}. Hold it here`)
+      return carried
+        ? { words: `By the last job it stands at ${target.words}. Look, and say so`, may: false }
+        : may(`At ${target.words}. Hold it here`)
     case 'turn':
-      return may(`Turn ${turnWords(plan.deg, sheet, side)}, ${seen}, to ${target.words}`)
+      return may(
+        `Turn ${turnWords(plan.deg, sheet, side)}, ${seen}, to ${target.words}${carried ? ', by where the last job left it' : ''}`,
+      )
     case 'backFirst':
       return may(`Gone past: back off ${turnWords(-plan.backDeg, sheet, side)}, then come up again to ${target.words}`)
     case 'freeFirst':

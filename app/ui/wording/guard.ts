@@ -90,7 +90,7 @@ function plainReason({ code, item, targetId, latenessDeg, safeDeg }: GuardReason
   const named = (list: readonly { readonly id: string; readonly name: string }[], otherwise: string) =>
     list.find(({ id }) => id === targetId)?.name ?? otherwise
   const many = sheet.loops.length > 1
-  const chain = many ? named(sheet.loops, 'chain') : 'chain'
+  const chain = many ? lower(named(sheet.loops, 'chain')) : 'chain'
   const camshaft = named(sheet.shafts, 'Camshaft')
   const tensioner =
     sheet.members.filter(({ kind }) => kind === 'tensioner').length > 1
@@ -214,12 +214,19 @@ export const verdictShapeName: Record<GuardVerdict, string> = {
   unknown: 'not known',
 }
 
+/** As many letters as three lines of the bar hold beside what is on the register. */
+const FITS = 125
+
+/** Why, without saying again that valves and pistons can meet. */
+const plainWhy = (reason: GuardReason, sheet: BuildSheet) =>
+  upper(reasonWords(reason, sheet).why.replace(`${collide(sheet)}, `, ''))
+
 /** The same for a narrow screen: only what holds it, the worst of it, or that nothing does. */
 export function guardShort({ verdict, reasons }: Guard, sheet: BuildSheet): string {
   const holding = reasons.filter((reason) => reason.verdict !== 'turn')
   const [first] = holding.filter(({ item }) => !item)
   if (verdict === 'turn') return 'Slowly, and stop at any resistance'
-  return first ? upper(reasonWords(first, sheet).why.replace(`${collide(sheet)}, `, '')) : 'Something is in or loose'
+  return first ? plainWhy(first, sheet) : 'Something is in or loose'
 }
 
 /** The guard's line: what holds it, and the first thing that would free it. What is on the register stands beside it by name. */
@@ -232,7 +239,10 @@ export function guardSentence({ verdict, reasons }: Guard, sheet: BuildSheet): s
       : 'Nothing holds it. Plugs out, slowly, and stop at any resistance.'
   }
   const named = holding.filter(({ item }) => !item)
-  const whys = [...new Set((named.length > 0 ? named : holding).map((reason) => reasonWords(reason, sheet).why))]
   const first = (named[0] ?? holding[0]) as GuardReason
-  return `${whys.slice(0, 2).join('. ')}. ${reasonWords(first, sheet).free}.`
+  const whys = [...new Set((named.length > 0 ? named : holding).map((reason) => reasonWords(reason, sheet).why))]
+  const { why, free } = reasonWords(first, sheet)
+  // Three lines at most: what does not fit stands in the guard's own list.
+  const said = [`${whys.slice(0, 2).join('. ')}. ${free}.`, `${why}. ${free}.`]
+  return said.find((words) => words.length <= FITS) ?? `${plainWhy(first, sheet)}. ${free}.`
 }

@@ -203,7 +203,9 @@ describe('small words', () => {
       ...sheet,
       loops: [...sheet.loops, { ...sheet.loops[0], id: 'lower', name: 'Lower chain' }],
     } as BuildSheet
-    expect(stepTitle({ kind: 'poseChainOff', targetIds: ['lower'] }, two)).toBe('To the pose, chain off: lower chain')
+    expect(stepTitle({ kind: 'poseChainOff', targetIds: ['lower'] }, two)).toBe(
+      'To the timing position, chain off: lower chain',
+    )
   })
 })
 

@@ -90,6 +90,15 @@ export function RunningSection() {
         change={(value) => (s) => withValue(s, 'trimDeg', value)}
       />
       <DegField
+        id="safe-out"
+        label="Cam may read out by, and still be turned"
+        help="At the crank. A camshaft that reads further out holds the engine to a trim. Usual: one tooth of what drives it, and never more than 20° (ours)."
+        least={0}
+        most={60}
+        value={sheet.safeOutDeg}
+        change={(value) => (s) => withValue(s, 'safeOutDeg', value)}
+      />
+      <DegField
         id="tolerance"
         label="Cam may be out by, at the crank"
         help="What the book or this workshop allows. Without it a cam is judged to whole teeth only."

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core'
-import { canAllBeShut } from '@link-count/core/ledger'
+import { camshaftNow, canAllBeShut } from '@link-count/core/ledger'
 import type { EntryOf } from '@link-count/core/model'
 import { Fold } from '../../../ui/Fold'
 import { useBench } from '../JobContext'
@@ -16,33 +16,34 @@ export function Camshafts() {
   const { view, say } = useBench()
   const { sheet, state } = view
   const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
-  const changed = camshafts.filter(({ id }) => (state.stand.camshafts.get(id)?.is ?? 'driven') !== 'driven').length
+  const changed = camshafts.filter(({ id }) => camshaftNow(sheet, state.stand, id).is !== 'driven').length
   if (camshafts.length === 0) return null
   return (
     <Fold title="Camshafts" note={changed === 0 ? 'all driven' : `${changed} held, free or out`} open={changed > 0}>
       {camshafts.map(({ id, name }) => {
-        const now = state.stand.camshafts.get(id)
-        const is = now?.is ?? 'driven'
+        const { is, loose, seenShut } = camshaftNow(sheet, state.stand, id)
         return (
           <fieldset className="look" key={id}>
             <legend>{name}</legend>
             <div className="row">
-              {states.map(([value, words]) => (
-                <Button
-                  key={value}
-                  variant={is === value ? 'filled' : 'quiet'}
-                  aria-pressed={is === value}
-                  onClick={() => void say({ kind: 'camshaft', shaftId: id, is: value })}
-                >
-                  {words}
-                </Button>
-              ))}
+              {states
+                .filter(([value]) => value !== 'driven' || !loose)
+                .map(([value, words]) => (
+                  <Button
+                    key={value}
+                    variant={is === value ? 'filled' : 'quiet'}
+                    aria-pressed={is === value}
+                    onClick={() => void say({ kind: 'camshaft', shaftId: id, is: value })}
+                  >
+                    {words}
+                  </Button>
+                ))}
             </div>
             {is === 'held' && canAllBeShut(sheet, id) && (
               <>
                 <Button
-                  variant={now?.seenShut ? 'filled' : 'default'}
-                  aria-pressed={now?.seenShut ?? false}
+                  variant={seenShut ? 'filled' : 'default'}
+                  aria-pressed={seenShut}
                   onClick={() => void say({ kind: 'camshaft', shaftId: id, is: 'seenShut' })}
                 >
                   Every valve of it seen shut
