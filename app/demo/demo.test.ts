@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { judgeFiring } from '@link-count/core/cylinders'
 import { sectionsOf, solveLoop, walkDrive } from '@link-count/core/drive'
+import { judgeGuard } from '@link-count/core/guard'
 import { foldJob } from '@link-count/core/ledger'
 import { parseFile, makeFile } from '@link-count/core/file'
 import { makeSliderCrank } from '@link-count/core/kinematics'
@@ -65,4 +66,20 @@ test('one job finished and proved, one chain off, one read as found only', () =>
     state('job-tourer-1').timing['exhaust-cam']?.left?.latenessDeg ?? 0,
     1,
   )
+})
+
+test('no turn in any job was made that the guard did not allow', () => {
+  let turns = 0
+  for (const job of demo.jobs) {
+    const entries = demo.entries.filter(({ jobId }) => jobId === job.id)
+    entries.forEach((entry, i) => {
+      if (entry.kind !== 'turned') return
+      const state = foldJob({ job, sheets: demo.sheets, entries: entries.slice(0, i) })
+      const sheet = demo.sheets.find(({ id }) => id === state.sheetId)
+      if (!sheet) throw new Error(job.id)
+      expect(judgeGuard(sheet, state).verdict, entry.id).toBe('turn')
+      turns++
+    })
+  }
+  expect(turns).toBeGreaterThan(5)
 })

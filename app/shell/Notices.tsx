@@ -1,5 +1,5 @@
 import { Notifications } from '@mantine/notifications'
 
-/** Where notices come up: above the guard, out of the way of what is being worked on. */
-const Notices = () => <Notifications position="bottom-left" limit={2} />
+/** Where notices come up: at the top, so that the guard at the foot is never covered. */
+const Notices = () => <Notifications position="top-center" limit={2} />
 export default Notices

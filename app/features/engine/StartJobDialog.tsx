@@ -100,6 +100,7 @@ export function StartJobDialog({
           />
           <NativeSelect
             label="counted in"
+            miw={120}
             value={unit}
             onChange={(event) => setUnit(event.currentTarget.value as 'hours')}
             data={['hours', 'miles', 'km']}

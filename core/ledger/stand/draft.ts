@@ -93,6 +93,7 @@ export const standOf = (draft: StandDraft): Stand => ({
   disputes: [...draft.disputes.values()],
   ranSo: draft.ranSo,
   ranAsked: draft.ranAsked,
+  touchedInJob: draft.touchedInJob,
   turnedTightDeg: draft.turnedTightDeg,
   seats: draft.seats,
   figures: draft.figures,

@@ -4,7 +4,7 @@ import { isDisputed, noteSaid, type StandDraft } from './draft'
 import { change, couplingsOf, endsSeenShut, endTrims, keepName, linkAt, loosened } from './links'
 import { latenessAtMark, type Lateness } from './proof'
 import { isRelieved } from './relief'
-import type { RegisterItem } from './stand'
+import type { RegisterItem, Stand } from './stand'
 
 export function takeItem(draft: StandDraft, entry: EntryOf<'item'>): void {
   const { itemId, item, where, change: to, at, id, jobId, of } = entry
@@ -114,6 +114,19 @@ function addRead(
   draft.reads = [...draft.reads, { entry, shaftId, jobId: entry.jobId, proves, lateness, totalDeg }]
 }
 
+/** Whether an engine as it stands can have run until it came in: everything on, in and driven, and nothing touched in this job. */
+export const couldHaveRun = ({
+  loops,
+  couplings,
+  camshafts,
+  disputes,
+  touchedInJob,
+}: Pick<Stand, 'loops' | 'couplings' | 'camshafts' | 'disputes' | 'touchedInJob'>) =>
+  !touchedInJob &&
+  disputes.length === 0 &&
+  [...loops.values(), ...couplings.values()].every(({ is }) => is === 'on') &&
+  [...camshafts.values()].every(({ is }) => is === 'driven')
+
 /** Somebody's word that the engine came in whole and ran as it stands until now: then it turns the running way as it stands. It says nothing once
  *  something was touched in this job, or while anything is off, loose or in dispute. */
 export function takeRan(draft: StandDraft, entry: EntryOf<'ranUntilNow'>): void {
@@ -123,10 +136,8 @@ export function takeRan(draft: StandDraft, entry: EntryOf<'ranUntilNow'>): void 
     return
   }
   const links = [...draft.loops.values(), ...draft.couplings.values()]
-  const whole =
-    links.every(({ is, changes }) => is === 'on' && changes.every((one) => draft.knew(entry, one))) &&
-    [...draft.camshafts.values()].every(({ is }) => is === 'driven')
-  if (draft.touchedInJob || !whole || draft.disputes.size > 0) return
+  const knewAll = links.every(({ changes }) => changes.every((one) => draft.knew(entry, one)))
+  if (!knewAll || !couldHaveRun({ ...draft, disputes: [...draft.disputes.values()] })) return
   for (const map of [draft.loops, draft.couplings])
     for (const [id, link] of map) map.set(id, { ...link, changes: [], apart: undefined, suspect: false, counts: [] })
   draft.reads = []

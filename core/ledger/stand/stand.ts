@@ -102,6 +102,8 @@ export interface Stand {
   readonly ranSo: boolean
   /** Whether it ran so was asked in this job. */
   readonly ranAsked: EntryOf<'ranUntilNow'> | undefined
+  /** Something of the drive was loosened or moved in this job. */
+  readonly touchedInJob: boolean
   readonly turnedTightDeg: number
   /** How many pitches late wheels have to stand by their marks, since hubs, keys and teeth were set otherwise. */
   readonly seats: Seats

@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core'
+import { couldHaveRun } from '@link-count/core/ledger'
 import type { GuardReason } from '@link-count/core/guard'
 import type { BuildSheet, EntryDraft, Settled } from '@link-count/core/model'
 import { useBench } from '../JobContext'
@@ -12,7 +13,7 @@ interface Answer {
 export function Settle({ reason }: { readonly reason: GuardReason }) {
   const { view, say } = useBench()
   const { sheet, state } = view
-  const answers = answersTo(reason, sheet, state.ranAsked !== undefined)
+  const answers = answersTo(reason, sheet, state.ranAsked === undefined && couldHaveRun(state.stand))
   if (answers.length === 0) return null
   return (
     <div className="row settle" role="group" aria-label="What do you see on the engine?">
@@ -27,7 +28,7 @@ export function Settle({ reason }: { readonly reason: GuardReason }) {
 
 const seen = (part: Settled): EntryDraft[] => [{ kind: 'settled', part, role: '' }]
 
-function answersTo({ code, targetId: id, vanished }: GuardReason, sheet: BuildSheet, ranAsked: boolean): Answer[] {
+function answersTo({ code, targetId: id, vanished }: GuardReason, sheet: BuildSheet, askRan: boolean): Answer[] {
   if (vanished !== undefined) return vanishedAnswers(code, id, sheet)
   switch (code) {
     case 'loopSaidTwoWays':
@@ -78,7 +79,7 @@ function answersTo({ code, targetId: id, vanished }: GuardReason, sheet: BuildSh
         },
       ]
     case 'camshaftReadsOut':
-      return ranAsked
+      return !askRan
         ? []
         : [{ words: 'It ran so until it came in', drafts: [{ kind: 'ranUntilNow', says: 'yes', role: '' }] }]
     default:

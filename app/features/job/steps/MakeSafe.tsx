@@ -1,4 +1,5 @@
 import { Button, Checkbox, TextInput } from '@mantine/core'
+import { couldHaveRun } from '@link-count/core/ledger'
 import { cautionsFor, type Step } from '@link-count/core/runSheet'
 import { cautionWords } from '../../../ui/wording'
 import { useDraft } from '../../../ui/fields'
@@ -19,7 +20,7 @@ export function MakeSafe({ step }: { readonly step: Step }) {
           }
         />
       ))}
-      {view.job.arrival === 'chainOn' && <RanUntilNow step={step} />}
+      {(view.state.ranAsked || couldHaveRun(view.state.stand)) && <RanUntilNow step={step} />}
     </div>
   )
 }
