@@ -217,4 +217,5 @@ test('a chain off by one device and on by another is not known until somebody sa
   await close(page)
   await actor.press('Ledger')
   await expect(page.getByText('Looked at the engine: Chain off')).toBeVisible()
+  await expect(page.getByText('Written beside work on another device')).toHaveCount(2)
 })

@@ -1,6 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit'
 import { judgeGuard, type Guard, type GuardReason } from '@link-count/core/guard'
-import { compareJobs, foldJob, jobLabels, nextStamp, type JobState } from '@link-count/core/ledger'
+import { compareJobs, foldJob, jobLabels, nextStamp, overlappingWork, type JobState } from '@link-count/core/ledger'
 import { readMarks, type MarkReading } from '@link-count/core/marks'
 import type { BuildSheet, Engine, Entry, EntryDraft, Job, Records } from '@link-count/core/model'
 import { makeRunSheet, statusOf, stepInHand, type Step, type StepStatus } from '@link-count/core/runSheet'
@@ -16,6 +16,8 @@ export interface JobView {
   readonly job: Job
   /** Its number, and a letter where another device opened one with the same number. */
   readonly label: string
+  /** What every job of the engine is called, by id. */
+  readonly labels: ReadonlyMap<string, string>
   readonly sheet: BuildSheet
   readonly newestSheet: BuildSheet
   readonly entries: readonly Entry[]
@@ -81,10 +83,12 @@ function makeJobView(
   const run = makeRunSheet(sheet, job)
   const steps = run.map((step) => ({ step, status: statusOf({ step, sheet, job, state }) }))
   const status = (step: Step) => steps.find((one) => one.step === step)?.status as StepStatus
+  const labels = jobLabels(jobs)
   return {
     engine,
     job,
-    label: jobLabels(jobs).get(job.id) ?? String(job.number),
+    label: labels.get(job.id) ?? String(job.number),
+    labels,
     sheet,
     newestSheet: newest,
     entries: entries.filter(({ jobId }) => jobId === job.id),
@@ -179,6 +183,15 @@ export const selectInherited = createSelector(
       undone: allOff ? 'everyLoop' : off.length > 0 || apart ? 'something' : 'nothing',
     }
   },
+)
+
+/** Lines of a job's ledger that were written beside others which their device did not know of. */
+export const selectOverlaps = createSelector(
+  [
+    (state: RootState, jobId: string) => selectJobs(state, engineIdOf(state, jobId)),
+    (state: RootState, jobId: string) => selectEngineEntries(state, engineIdOf(state, jobId)),
+  ],
+  (jobs, entries) => overlappingWork(jobs, entries),
 )
 
 /** All visits of an engine as they stand, the latest first. */

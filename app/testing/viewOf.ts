@@ -15,6 +15,7 @@ export function viewOf(drafts: readonly EntryDraft[], sheet: BuildSheet = benchS
     engine: { id: job.engineId, name: 'Bench engine' } as Engine,
     job,
     label: String(job.number),
+    labels: new Map([[job.id, String(job.number)]]),
     sheet,
     newestSheet: sheet,
     entries,

@@ -171,7 +171,11 @@ function outReason(
   shaftId: string,
   out: ReadOut,
 ): GuardReason[] {
-  const read = { latenessDeg: out.latenessDeg, safeDeg: out.safeDeg }
+  const read = {
+    latenessDeg: out.latenessDeg,
+    safeDeg: out.safeDeg,
+    ...(sheet.safeOutDeg ? {} : { safeIsUsual: true as const }),
+  }
   if (stand.ranSo) return [{ code: 'camshaftReadsOutRanSo', verdict: 'turn', targetId: shaftId, ...read }]
   const trim = trimOfWay(sheet, stand, way, out.totalDeg)
   const counted = out.loopId !== undefined && (stand.loops.get(out.loopId)?.changes.length ?? 0) > 0

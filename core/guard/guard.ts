@@ -57,6 +57,8 @@ export interface GuardReason {
   /** Of a camshaft that reads out: by how much, late is plus, and how far out is safe; crank degrees. */
   readonly latenessDeg?: number
   readonly safeDeg?: number
+  /** The sheet has no figure of its own for that: one tooth, or 20° (ours). */
+  readonly safeIsUsual?: true
   /** The last name of a part that is on the build sheet no more. */
   readonly vanished?: string
 }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { foldJob, jobLabels, nextStamp } from '../ledger'
+import { foldJob, jobLabels, nextStamp, overlappingWork } from '../ledger'
 import type { BuildSheet, Entry, EntryDraft, Job } from '../model'
 import { PART_IDS as ids } from '../starters'
 import {
@@ -21,6 +21,7 @@ import {
   tensioner,
   turned,
 } from '../testing/bench'
+import { countedFrom, driveBench } from '../testing/driveBench'
 import { redrawn, twoBankSheet } from '../testing/walks'
 import { judgeGuard, type Guard } from '.'
 
@@ -152,6 +153,8 @@ describe('a new job takes over what the last one left', () => {
     const first = write([], benchJob, [...ready, turned(40)])
     const { state } = judged(first, second)
     expect(state.crank).toMatchObject({ deg: 40, doubt: 'reckoned', totalDeg: 0 })
+    expect(state.zero).toBeUndefined()
+    expect(state.zeroBefore).toMatchObject({ jobId: 'job', zero: { wheelDeg: 5 } })
     expect(state.half.known).toBe('unknown')
     const off = write(first, second, [...madeSafe, turned(-40), chain('off')])
     expect(codes(judged(off, second).guard)).toEqual(['loopOffPlaceUnknown'])
@@ -313,6 +316,30 @@ describe('proof', () => {
     expect(codes(guardAfter(mended, sheet))).toEqual(['couplingNotRead'])
     expect(guardAfter([...mended, reads('cam-c', 5)], sheet).verdict).toBe('turn')
   })
+  test('of one chain round two camshafts a count proves the one that it reaches', () => {
+    const twin = driveBench(
+      'twinCam',
+      { 'crank-sprocket': 19, 'exhaust-sprocket': 38, 'inlet-sprocket': 38 },
+      {
+        interference: { value: 'yes', typed: 'yes', trust: 'manual' },
+      },
+    )
+    const count = (from: string, to: string): EntryDraft =>
+      ({ ...countedFrom('chain', from, to, 30), phase: 'set' }) as EntryDraft
+    const fitted: EntryDraft[] = [...ready, atPose, chain('off'), chain('on'), tensioner('released')]
+    const one = [...fitted, count('inlet-sprocket', 'crank-sprocket')]
+    expect(codes(guardAfter(one, twin))).toEqual(['loopNotCounted'])
+    expect(guardAfter([...one, count('exhaust-sprocket', 'inlet-sprocket')], twin).verdict).toBe('turn')
+    const read: EntryDraft = { ...reads('exhaust-cam', 5), markId: 'mark-exhaust-sprocket' } as EntryDraft
+    expect(guardAfter([...one, read], twin).verdict).toBe('turn')
+  })
+  test('a sprocket set otherwise on its shaft wants its chain counted by the new figures', () => {
+    const hub = benchSheet({ adjusters: [{ id: 'hub', kind: 'hub', memberId: ids.camSprocket, positions: 19 }] })
+    const moved: EntryDraft = { kind: 'adjusted', adjusterId: 'hub', words: 'one on', laterDeg: 360 / 38 / 0.5 }
+    expect(codes(guardAfter([...ready, moved], hub))).toEqual(['loopNotCounted'])
+    expect(codes(guardAfter([...ready, moved, counted(29)], hub))).toEqual(['loopCountedOut'])
+    expect(guardAfter([...ready, moved, counted(28)], hub).verdict).toBe('turn')
+  })
   test('a tensioner that nobody spoke of is not released once its chain was off', () => {
     expect(codes(guardAfter([...ready, atPose, chain('off'), chain('on'), counted(29)]))).toEqual(['tensionerNotSaid'])
   })
@@ -417,6 +444,15 @@ describe('two devices, merged', () => {
     const { state, guard } = both(write(off, benchJob, [turned(2)]), write(off, benchJob, [turned(2)], 'd-2'))
     expect(guard.verdict).toBe('unknown')
     expect(state.stand.disputes.map(({ about }) => about)).toEqual(['crank'])
+  })
+  test('work that overlaps is found, and only that', () => {
+    const mine = one(turned(10))
+    const theirs = two(item('rag'), turned(20))
+    const all = merged(mine, theirs)
+    const written = new Set(all.slice(before.length).map(({ id }) => id))
+    expect(overlappingWork([benchJob], all)).toEqual(written)
+    expect(overlappingWork([benchJob], write(all, benchJob, [turned(1)]))).toEqual(written)
+    expect(overlappingWork([benchJob], write(mine, benchJob, [turned(1)], 'd-2')).size).toBe(0)
   })
   test('one hand after the other, each knowing what was written: no dispute', () => {
     const first = write(before, benchJob, [atPose, chain('off')], 'd-1')

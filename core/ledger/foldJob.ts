@@ -4,7 +4,7 @@ import type { Entry } from '../model/entry'
 import { startDraft, type Draft } from './draft'
 import { orderEntries, struckIds } from './order'
 import { crankPlace } from './rotation'
-import { foldStand, isLinkProved, trimOf, type Apart, type Stand } from './stand'
+import { compareJobs, foldStand, isLinkProved, trimOf, type Apart, type Stand } from './stand'
 import type { CouplingState, JobState, LoopState, TensionerState } from './state'
 import { dropStaleReadings, takeDrive } from './takeDrive'
 import { proofOfLoop, readTiming } from './timing'
@@ -54,11 +54,22 @@ export function foldJob({
     degreeWheel,
     zeros,
     zero,
+    zeroBefore: zeroBefore(job, jobs, stand),
     zeroReadings,
     half,
     crank: place,
     timing,
   }
+}
+
+/** The zero of the last earlier job that found one. */
+function zeroBefore(job: Job, jobs: readonly Job[], { figures }: Stand): JobState['zeroBefore'] {
+  const earlier = jobs.filter((one) => compareJobs(one, job) < 0).sort((a, b) => compareJobs(b, a))
+  for (const { id } of earlier) {
+    const frame = figures.get(id)?.zeros.frames.at(-1)
+    if (frame?.zero) return { jobId: id, zero: frame.zero, scale: frame.scale }
+  }
+  return undefined
 }
 
 /** The build sheet that a job's next entry is made against: the newest one that a live entry of it took on. */

@@ -72,6 +72,8 @@ export interface JobState {
   readonly zeros: Zeros
   readonly zeroReadings: readonly ZeroReading[]
   readonly zero: Zero | undefined
+  /** The last zero of an earlier job, on the wheel as it was numbered then: in doubt, since wheel or pointer may have moved. */
+  readonly zeroBefore: { readonly jobId: string; readonly zero: Zero; readonly scale: WheelScale } | undefined
   readonly half: Half
   readonly crank: CrankPlace
   readonly lash: Readonly<Record<Phase, Readonly<Record<string, EntryOf<'lash'>>>>>

@@ -2,8 +2,9 @@ import { Button, Textarea } from '@mantine/core'
 import { useRef, useState } from 'react'
 import { orderEntries } from '@link-count/core/ledger'
 import type { Entry } from '@link-count/core/model'
+import { selectOverlaps } from '../../domain/views'
 import { addPicture } from '../../domain/writes'
-import { useAppDispatch } from '../../store'
+import { useAppDispatch, useAppSelector } from '../../store'
 import { useDraft } from '../../ui/fields'
 import { formatDateTime } from '../../ui/wording'
 import { entryWords } from './entryWords'
@@ -16,6 +17,7 @@ export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
   const { view, say, strike } = useBench()
   const { state, entries, inHand, job } = view
   const dispatch = useAppDispatch()
+  const overlaps = useAppSelector((root) => selectOverlaps(root, job.id))
   const note = useDraft(`${job.id}:note`)
   const file = useRef<HTMLInputElement>(null)
   const [refused, setRefused] = useState('')
@@ -72,6 +74,7 @@ export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
               entry={entry}
               struck={state.struck.has(entry.id)}
               entries={entries}
+              beside={overlaps.has(entry.id)}
               onStrike={() => strike(entry, 'struck by hand')}
             />
           ))}
@@ -86,11 +89,14 @@ function LedgerLine({
   entry,
   struck,
   entries,
+  beside,
   onStrike,
 }: {
   entry: Entry
   struck: boolean
   entries: readonly Entry[]
+  /** Written without knowing of work on another device. */
+  beside: boolean
   onStrike: () => void
 }) {
   const { view } = useBench()
@@ -104,6 +110,7 @@ function LedgerLine({
       <span>
         {struck ? <del>{entryWords(entry, view.sheet, entries)}</del> : entryWords(entry, view.sheet, entries)}
         {typed && <span className="soft"> (typed: {typed})</span>}
+        {beside && <span className="brass"> Written beside work on another device, neither knowing of the other.</span>}
         {entry.kind === 'picture' && <LedgerPicture pictureId={entry.pictureId} caption={entry.caption} />}
       </span>
       <button type="button" className="link" onClick={onStrike} disabled={struck}>

@@ -116,6 +116,8 @@ function askTo(target: TurnTarget, view: JobView, side: Side): Asked {
       if (crank.contradictedBy !== undefined)
         return { words: 'Where the crank stands and the turns written disagree: say which is wrong first', may: false }
       if (zeros.life === 'inDoubt') return { words: 'The zero is in doubt: read it again first', may: false }
+      if (!zero && state.zeroBefore)
+        return { words: 'The zero of an earlier job is in doubt: read it again first', may: false }
       if (!zero) return { words: 'Where the crank stands is not known yet: find TDC first', may: false }
       if (crank.wheelDisagreesDeg !== undefined)
         return may(

@@ -34,8 +34,19 @@ export function engineLine(view: JobView | undefined): EngineLine {
       : open.length > 0
         ? `Not proved: ${lower(open[0] ?? '')}${open.length > 1 ? `, and ${open.length - 1} more` : ''}`
         : 'Two turns by hand, everything read again'
+    // What the signed job left undone or inside still holds the engine.
+    const held = guard.reasons.find(({ code, verdict }) => code !== 'jobClosed' && verdict !== 'turn')
+    if (held)
+      return {
+        shape: held.verdict,
+        headline: 'Closed, and held',
+        detail: reasonWords(held, sheet).why,
+        button: 'Card',
+        next: 'card',
+        urgent: true,
+      }
     return {
-      shape: state.register.length > 0 ? guard.verdict : open.length > 0 ? 'unknown' : 'turn',
+      shape: open.length > 0 ? 'unknown' : 'turn',
       headline: open.length === 0 ? 'Timed and proved' : 'Timed',
       detail,
       button: 'Card',

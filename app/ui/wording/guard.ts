@@ -86,7 +86,10 @@ function vanishedReason({ vanished, code }: GuardReason): ReasonWords | undefine
   }
 }
 
-function plainReason({ code, item, targetId, latenessDeg, safeDeg }: GuardReason, sheet: BuildSheet): ReasonWords {
+function plainReason(
+  { code, item, targetId, latenessDeg, safeDeg, safeIsUsual }: GuardReason,
+  sheet: BuildSheet,
+): ReasonWords {
   const named = (list: readonly { readonly id: string; readonly name: string }[], otherwise: string) =>
     list.find(({ id }) => id === targetId)?.name ?? otherwise
   const many = sheet.loops.length > 1
@@ -175,7 +178,7 @@ function plainReason({ code, item, targetId, latenessDeg, safeDeg }: GuardReason
       }
     case 'camshaftReadsOut':
       return {
-        why: `${collide(sheet)}, ${lower(camshaft)} reads ${sign(latenessDeg ?? 0)}; up to ${fixed(safeDeg ?? 0, 0)}° is safe`,
+        why: `${collide(sheet)}, ${lower(camshaft)} reads ${sign(latenessDeg ?? 0)}; up to ${fixed(safeDeg ?? 0, 0)}° is ${safeIsUsual ? 'usual' : 'the sheet’s figure'}`,
         free: 'Read it again, or relieve its valves',
       }
     case 'camshaftReadsOutRanSo':

@@ -37,6 +37,8 @@ export interface StandDraft {
   items: Map<string, RegisterItem>
   loops: Map<string, LinkStand>
   couplings: Map<string, LinkStand>
+  /** Links that are off the engine for good, as they last were: it may yet be said that one became another. */
+  gone: Map<string, LinkStand>
   tensioners: Map<string, TensionerStand>
   camshafts: Map<string, CamshaftStand>
   reads: ShaftReading[]
@@ -64,6 +66,7 @@ export function startStand(
     items: new Map(),
     loops: new Map(),
     couplings: new Map(),
+    gone: new Map(),
     tensioners: new Map(),
     camshafts: new Map(),
     reads: [],

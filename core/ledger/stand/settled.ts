@@ -40,14 +40,16 @@ function settleLink(
 ): void {
   const links = kind === 'loop' ? draft.loops : draft.couplings
   const parts = kind === 'loop' ? draft.sheet.loops : draft.sheet.couplings
-  const link = linkAt(draft, kind, part.id)
+  const link = links.get(part.id) ?? draft.gone.get(part.id) ?? linkAt(draft, kind, part.id)
   const spoken = { why: undefined, jobId: entry.jobId, turnedTightDeg: 0 }
   const onSheet = (id: string | undefined) => parts.some((one) => one.id === id)
   dropReadsBehind(draft, part.id)
   switch (part.is) {
     case 'gone':
       // A part of today's build sheet is not gone.
-      if (!onSheet(part.id)) links.delete(part.id)
+      if (onSheet(part.id)) break
+      draft.gone.set(part.id, link)
+      links.delete(part.id)
       break
     case 'became':
       if (!part.became || !onSheet(part.became) || onSheet(part.id)) break

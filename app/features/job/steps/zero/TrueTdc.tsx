@@ -10,6 +10,7 @@ import { FitWheel } from './FitWheel'
 import { Marks } from './Marks'
 import { PlanReading } from './PlanReading'
 import { StopMethod } from './StopMethod'
+import { ZeroBefore } from './ZeroBefore'
 import { ZeroLife } from './ZeroLife'
 import { ZeroResults } from './ZeroResults'
 
@@ -27,6 +28,7 @@ export function TrueTdc({ step }: { readonly step: Step }) {
   if (!state.degreeWheel || fitting) {
     return (
       <div className="stack">
+        <ZeroBefore />
         <FitWheel step={step} onDone={() => setFitting(false)} />
         <PlanReading step={step} />
       </div>
@@ -42,6 +44,7 @@ export function TrueTdc({ step }: { readonly step: Step }) {
           Fitted anew
         </button>
       </p>
+      <ZeroBefore />
       <ZeroLife step={step} />
       {sheet.cylinders.length > 1 && (
         <NativeSelect
