@@ -1,1 +1,2 @@
-export * from './model'
+export { whatIsKnown, type Knowledge } from './model'
+export type { Known } from './known'

@@ -5,7 +5,7 @@ import { crankPlace, rotationStands, rotationTurned, rotationWitness } from '../
 import { zeroOfEntry } from '../zeros'
 import { noteSaid, settle, type StandDraft } from './draft'
 import { trimOf } from './figures'
-import type { Apart, LinkStand } from './stand'
+import type { Apart, LinkStand, RegisterItem } from './stand'
 
 /** With everything on, a claim further than this from the ledger's place contradicts it. */
 const CLAIM_CONTRADICTS_DEG = 45
@@ -61,8 +61,13 @@ function noteCrank(
   if (!draft.disputes.has('crank crank')) return
   draft.poseSeenDeg = undefined
   setApart(draft, ({ apart }) => apart && nowhere)
-  draft.register = draft.register.map((item) => ({ ...item, totalDeg: undefined }))
+  setItems(draft, (item) => ({ ...item, totalDeg: undefined }))
   for (const [id, tensioner] of draft.tensioners) draft.tensioners.set(id, { ...tensioner, totalDeg: undefined })
+}
+
+function setItems(draft: StandDraft, change: (item: RegisterItem) => RegisterItem): void {
+  draft.register = draft.register.map(change)
+  for (const [id, item] of draft.items) draft.items.set(id, change(item))
 }
 
 export function takeWitness(draft: StandDraft, entry: EntryOf<'witness'>): void {
@@ -130,7 +135,7 @@ function stand(
   draft.rotation = rotationStands(draft.rotation, placeDeg, chosen, sheet.cycleDeg)
   const { totalDeg } = draft.rotation
   if (pose) draft.poseSeenDeg = totalDeg
-  draft.register = draft.register.map((item) => (item.totalDeg === undefined ? { ...item, totalDeg } : item))
+  setItems(draft, (item) => (item.totalDeg === undefined ? { ...item, totalDeg } : item))
   for (const [id, tensioner] of draft.tensioners)
     if (tensioner.totalDeg === undefined) draft.tensioners.set(id, { ...tensioner, totalDeg })
 }

@@ -101,8 +101,10 @@ function putSheet(draft: StandDraft, jobId: string, sheet: BuildSheet): void {
   draft.jobId = jobId
   draft.sheet = sheet
   draft.map = driveMapOf(sheet)
-  for (const { id } of sheet.loops) if (!draft.loops.has(id)) draft.loops.set(id, asItCame)
-  for (const { id } of couplingsOf(sheet)) if (!draft.couplings.has(id)) draft.couplings.set(id, asItCame)
+  // One that was said to be gone, or another one now, and stands on this sheet, is as it was then.
+  for (const { id } of sheet.loops) if (!draft.loops.has(id)) draft.loops.set(id, draft.gone.get(id) ?? asItCame)
+  for (const { id } of couplingsOf(sheet))
+    if (!draft.couplings.has(id)) draft.couplings.set(id, draft.gone.get(id) ?? asItCame)
   for (const { id, kind } of sheet.members)
     if (kind === 'tensioner' && !draft.tensioners.has(id))
       draft.tensioners.set(id, { is: 'asArrived', totalDeg: undefined })

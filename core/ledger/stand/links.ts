@@ -1,4 +1,3 @@
-import { couplingsTo } from '../../drive'
 import type { BuildSheet } from '../../model/buildSheet'
 import type { Entry, EntryOf } from '../../model/entry'
 import { wrapToSigned } from '../../units'
@@ -241,5 +240,3 @@ export function takeTensioner(draft: StandDraft, entry: EntryOf<'tensioner'>): v
 
 /** Couplings that can be drawn apart, of a sheet. */
 export const couplingsOf = (sheet: BuildSheet) => sheet.couplings.filter(({ kind }) => kind !== 'gearMesh')
-
-export const couplingIdsTo = (sheet: BuildSheet, shaftId: string) => couplingsTo(sheet, shaftId).map(({ id }) => id)

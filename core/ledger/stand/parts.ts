@@ -9,7 +9,9 @@ import type { RegisterItem, Stand } from './stand'
 export function takeItem(draft: StandDraft, entry: EntryOf<'item'>): void {
   const { itemId, item, where, change: to, at, id, jobId, of } = entry
   noteSaid(draft, 'item', itemId, { entry, value: to })
-  const { totalDeg } = draft.rotation
+  // Said again while it is in, it is in where it first went in.
+  const there = draft.register.find((one) => one.itemId === itemId)
+  const totalDeg = there ? there.totalDeg : draft.rotation.totalDeg
   const fresh: RegisterItem = { itemId, item, where, since: at, entryId: id, jobId, of, totalDeg }
   const isIn = to === 'in' || isDisputed(draft, 'item', itemId)
   putOnRegister(draft, to === 'in' ? fresh : (draft.items.get(itemId) ?? fresh), isIn)
@@ -32,6 +34,8 @@ export function takeCamshaft(draft: StandDraft, entry: EntryOf<'camshaft'>): voi
   keepName(draft, entry, shaftId)
   const before = draft.camshafts.get(shaftId)
   if (is === 'seenShut') {
+    noteSaid(draft, 'camshaft', shaftId, { entry, value: 'held' })
+    if (isDisputed(draft, 'camshaft', shaftId)) return putCamshaft(draft, entry, shaftId, 'unknown')
     // Only of one that is held can it be said: free, its springs throw it on.
     if (before?.is === 'held') draft.camshafts.set(shaftId, { is: 'held', seenShut: true })
     return
@@ -73,6 +77,9 @@ function changeLastLink(draft: StandDraft, entry: Entry, shaftId: string): void 
 export function takeCamSet(draft: StandDraft, entry: EntryOf<'camSet'>): void {
   loosened(draft)
   if (isLoose(draft, entry.shaftId)) {
+    // Moved by a hand that did not know of another who held it, or saw its valves shut.
+    noteSaid(draft, 'camshaft', entry.shaftId, { entry, value: 'moved' })
+    if (isDisputed(draft, 'camshaft', entry.shaftId)) putCamshaft(draft, entry, entry.shaftId, 'unknown')
     endsSeenShut(draft, [entry.shaftId])
     return endTrims(draft, [entry.shaftId])
   }

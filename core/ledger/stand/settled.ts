@@ -54,6 +54,7 @@ function settleLink(
     case 'became':
       if (!part.became || !onSheet(part.became) || onSheet(part.id)) break
       setLink(draft, kind, part.became, { ...link, ...spoken, counts: [], changes: [...link.changes, entry] })
+      draft.gone.set(part.id, link)
       links.delete(part.id)
       break
     case 'asItRan':

@@ -1,0 +1,27 @@
+import type { BuildSheet } from '../../model'
+import type { DriveQuestions, Link } from './world'
+
+/** Who holds which camshaft. */
+export function driveQuestions(): DriveQuestions {
+  const shaftsOn = (on: BuildSheet) => [
+    ...new Set([
+      ...on.shafts.filter(({ kind }) => kind === 'cam').map(({ id }) => id),
+      ...on.cams.map(({ shaftId }) => shaftId),
+    ]),
+  ]
+  const wayTo = (shaft: string, on: BuildSheet): Link[] => {
+    const coupling = on.couplings.find(({ toId, kind }) => kind !== 'gearMesh' && toId === shaft)
+    if (coupling) return [...wayTo(coupling.fromId, on), { kind: 'coupling', id: coupling.id }]
+    const loop = on.loops.find(({ path }) =>
+      path.some(({ memberId }) => on.members.some((one) => one.id === memberId && one.shaftId === shaft)),
+    )
+    return loop ? [{ kind: 'loop', id: loop.id }] : []
+  }
+  const isOnSheet = ({ kind, id }: Link, on: BuildSheet) =>
+    (kind === 'loop' ? on.loops : on.couplings).some((one) => one.id === id)
+  const behind = (link: Link, on: BuildSheet) =>
+    isOnSheet(link, on)
+      ? shaftsOn(on).filter((shaft) => wayTo(shaft, on).some(({ id }) => id === link.id))
+      : shaftsOn(on)
+  return { shaftsOn, wayTo, isOnSheet, behind }
+}

@@ -1,0 +1,103 @@
+import type { BuildSheet } from '../../model'
+import type { Happening } from './history'
+import type { Late, Link, ProofQuestions, World } from './world'
+
+/** What was read proves, and what it says is out. */
+export function proofQuestions(w: World): ProofQuestions {
+  const { all, ask } = w
+  const outOf = (
+    shaft: string,
+    n: number,
+    on = w.sheetAt(n),
+  ): { total: number | undefined; by: 'read' | 'count'; size: number } | undefined => {
+    const safe = w.safeOut(shaft, on)
+    const read = w.lastOfEach(shaft, n).flatMap((one) => {
+      const said = w.saidBy(one)
+      return said && w.says(said, safe) === 'out'
+        ? [{ total: one.total as number | undefined, by: 'read' as const, size: Math.abs(said.latenessDeg) }]
+        : []
+    })
+    const counted = w.wayTo(shaft, on).flatMap((link) => {
+      const late = link.kind === 'loop' ? w.teethLate(link.id, n) : undefined
+      if (!late || countRight(late, shaft, on, safe)) return []
+      return [
+        {
+          total: late.total as number | undefined,
+          by: 'count' as const,
+          size: Math.abs(late.exact) * w.toothOf(shaft, on),
+        },
+      ]
+    })
+    return [...read, ...counted].sort((a, b) => b.size - a.size)[0]
+  }
+  const countRight = (late: Late, shaft: string, on: BuildSheet, safe: number) =>
+    late.teeth === 0 || Math.abs(late.exact) * w.toothOf(shaft, on) + w.toothOf(shaft, on) / 2 <= safe
+  const suspect = (link: Link, n: number): boolean =>
+    ask(`suspect ${link.kind} ${link.id}`, n, () => {
+      if (n === 0) return false
+      const one = all[n - 1] as Happening
+      if (one.kind === 'begins') return suspect(link, n - 1)
+      const settled = w.settles(link, n - 1)
+      if (settled === 'asItRan') return false
+      if (settled === 'became') return suspect(w.heirOf(link, n - 1), n - 1)
+      if (one.kind === 'ranUntilNow' && w.ranHolds(n - 1)) return false
+      const on = w.sheetAt(n)
+      const touched = w.linksAt(n).filter((other) => other.id !== link.id && w.acts(other, n - 1) !== undefined)
+      const accused = touched.some((other) =>
+        w
+          .behind(other, on)
+          .some((shaft) => outOf(shaft, n - 1, on) && w.wayTo(shaft, on).some(({ id }) => id === link.id)),
+      )
+      return accused || suspect(link, n - 1)
+    })
+  const linkRight = (link: Link, shaft: string, n: number, on: BuildSheet): boolean => {
+    if (w.linkIs(link, n) !== 'on') return false
+    const late = link.kind === 'loop' ? w.teethLate(link.id, n) : undefined
+    if (late) return countRight(late, shaft, on, w.safeOut(shaft, on))
+    return w.changesOf(link, n).length === 0 && !suspect(link, n)
+  }
+  const provedAt = (n: number, on = w.sheetAt(n)): Set<string> =>
+    ask(`proved on ${on.id}`, n, () => {
+      const shafts = w.shaftsOn(on)
+      const good = shafts.filter(
+        (shaft) =>
+          !outOf(shaft, n, on) &&
+          w
+            .lastOfEach(shaft, n)
+            .some(
+              (read) => read.proves && w.saidBy(read) && w.says(w.saidBy(read) as never, w.safeOut(shaft, on)) === 'in',
+            ),
+      )
+      const proved = new Set(['crank', ...good])
+      for (let again = true; again;) {
+        again = false
+        for (const shaft of shafts) {
+          const link = w.wayTo(shaft, on).at(-1)
+          const from =
+            link?.kind === 'coupling' ? (on.couplings.find(({ id }) => id === link.id)?.fromId ?? '') : 'crank'
+          if (
+            !link ||
+            outOf(shaft, n, on) ||
+            (from !== 'crank' && outOf(from, n, on)) ||
+            !linkRight(link, shaft, n, on)
+          )
+            continue
+          for (const [a, b] of [
+            [from, shaft],
+            [shaft, from],
+          ] as const)
+            if (proved.has(a) && !proved.has(b)) {
+              proved.add(b)
+              again = true
+            }
+        }
+      }
+      return proved
+    })
+  const linkProved = (link: Link, n: number): boolean => {
+    if (w.linkIs(link, n) !== 'on') return false
+    const on = w.sheetAt(n)
+    return w.behind(link, on).every((shaft) => provedAt(n, on).has(shaft))
+  }
+  return { outOf, suspect, provedAt, linkProved }
+}
