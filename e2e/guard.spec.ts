@@ -61,7 +61,7 @@ for (const [width, height] of [
         await close(page)
         expect(await verdictLines(page), path).toEqual({ shown: 2, lines: expect.any(Number), cut: false })
         expect((await verdictLines(page)).lines, path).toBeLessThanOrEqual(3)
-        const chips = page.locator('.guard .chip').filter({ visible: true })
+        const chips = page.locator('.guard .chip, .guard-inside span').filter({ visible: true })
         await expect(chips.first()).toBeVisible()
         for (const chip of await chips.all()) expect((await chip.boundingBox())?.width ?? 0).toBeGreaterThan(40)
         expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { severity } from '@link-count/core/guard'
 import { GuardShape } from '../../../ui/GuardShape'
 import { guardSentence, guardShort, itemSentence, verdictTitle } from '../../../ui/wording'
 import { useBench } from '../JobContext'
@@ -12,7 +13,12 @@ export function GuardBar() {
   const { view } = useBench()
   const [open, setOpen] = useState(false)
   const { guard, sheet, state } = view
-  const { register } = state.stand
+  // What holds most is named first: a lock, then what is in a cylinder, then the rest.
+  const weight = (itemId: string) => {
+    const at = guard.reasons.find(({ targetId }) => targetId === itemId)
+    return at ? 2 * severity[at.verdict] + (at.until ? 1 : 0) : 0
+  }
+  const register = [...state.stand.register].sort((a, b) => weight(b.itemId) - weight(a.itemId))
   const more = register.length - NAMED
   return (
     <footer className={`guard guard-${guard.verdict}`} aria-label="Guard">
@@ -22,6 +28,14 @@ export function GuardBar() {
         <strong>{verdictTitle(guard)}</strong>
         <span className="guard-why wide">{guardSentence(guard, sheet)}</span>
         <span className="guard-why narrow">{guardShort(guard, sheet)}</span>
+        {register.length > 0 && (
+          <span className="guard-inside">
+            {register.slice(0, NAMED).map((item) => (
+              <span key={item.itemId}>{itemSentence(item, sheet)}</span>
+            ))}
+            {more > 0 && <span className="more">{more} more</span>}
+          </span>
+        )}
       </button>
       {register.length > 0 && (
         <div className="guard-chips">
