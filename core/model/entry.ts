@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { finiteSchema, idSchema, sideSchema, timeSchema, wordsSchema } from './primitives'
+import { deviceSchema, finiteSchema, idSchema, sideSchema, timeSchema, wordsSchema } from './primitives'
 
 const wheelDegSchema = z.number().min(0).lt(360)
 const phaseSchema = z.enum(['found', 'set', 'left'])
@@ -91,12 +91,12 @@ const common = {
   jobId: idSchema,
   /** The build sheet it was made against. */
   sheetId: idSchema,
-  device: idSchema,
+  device: deviceSchema,
   /** One more than the highest the device knew on this engine, so that order agrees wherever files are merged; of an entry without `seen`, in
    *  this job. */
   counter: z.number().int().min(1).max(1e9),
   /** The highest counter it knew of every other device that worked on this engine. Entries from before there was this have none. */
-  seen: z.record(idSchema, z.number().int().min(1).max(1e9)).optional(),
+  seen: z.record(deviceSchema, z.number().int().min(1).max(1e9)).optional(),
   at: timeSchema,
   stepId: idSchema.optional(),
   seenFrom: sideSchema,

@@ -64,6 +64,12 @@ describe('lines of the ledger', () => {
     [{ seenFrom: 'above' }, 'seenFrom'],
     [{ note: 'besides' }, ''],
   ])('%o', (change, where) => expect(line(change)).toBe(where))
+  test('a device, or one that was seen, is not named like what every object has', () => {
+    const named = (change: object) => entrySchema.safeParse({ ...entriesOf([turned(1)])[0], ...change }).success
+    expect([named({ device: 'toString' }), named({ device: '__proto__' })]).toEqual([true, false])
+    expect([named({ seen: { 'd-2': 3 } }), named({ seen: { constructor: 3 } })]).toEqual([true, false])
+    expect(named({ seen: { 'd-2': 0 } })).toBe(false)
+  })
   test('a turn of a thousand turns is a slip', () => {
     const parse = (deg: number) => entrySchema.safeParse(entriesOf([turned(deg)])[0]).success
     expect([parse(720), parse(-30), parse(360_000), parse(Infinity)]).toEqual([true, true, false, false])

@@ -11,7 +11,7 @@ export interface Bench {
   readonly drawn: DrawnCrank
   readonly say: (...drafts: EntryDraft[]) => Promise<readonly Entry[]>
   /** Strikes a line, or takes a strike back: asks first where that changes what may be turned, and can be undone from its notice. */
-  readonly strike: (entry: Entry, reason: string) => void
+  readonly strike: (entry: Entry, reason: string, how?: 'ask' | 'asked') => void
   readonly showStep: (stepId: string | undefined) => void
 }
 

@@ -10,6 +10,7 @@ import { GuardShape } from '../../ui/GuardShape'
 import { showNotice } from '../../ui/notice'
 import { guardSentence, verdictTitle } from '../../ui/wording'
 import { entryWords } from './entryWords'
+import type { Bench } from './JobContext'
 
 interface Asked {
   readonly entry: Entry
@@ -19,7 +20,7 @@ interface Asked {
 
 /** Striking a line of the ledger. Where that changes what may be turned it is asked first; every strike shows a notice from which it is undone. */
 export function useStrike(view: JobView): {
-  readonly strike: (entry: Entry, reason: string) => void
+  readonly strike: Bench['strike']
   readonly asking: ReactNode
 } {
   const dispatch = useAppDispatch()
@@ -36,7 +37,8 @@ export function useStrike(view: JobView): {
       },
     })
   }
-  const strike = (entry: Entry, reason: string) => {
+  const strike: Bench['strike'] = (entry, reason, how = 'ask') => {
+    if (how === 'asked') return void write(entry, reason)
     const then = dispatch(guardIfSaid(view.job.id, { kind: 'strike', targetId: entry.id, reason }))
     if (then && says(then) !== says(view.guard)) setAsked({ entry, reason, then })
     else void write(entry, reason)

@@ -7,19 +7,26 @@ import { useBench } from '../JobContext'
 interface Answer {
   readonly words: string
   readonly drafts: readonly EntryDraft[]
+  /** The line that it strikes instead. */
+  readonly strikes?: string
 }
 
 /** For what nobody knows: what somebody sees on the engine now, each answer a line of the ledger. */
 export function Settle({ reason }: { readonly reason: GuardReason }) {
-  const { view, say } = useBench()
+  const { view, say, strike } = useBench()
   const { sheet, state } = view
   const answers = answersTo(reason, sheet, state.ranAsked === undefined && couldHaveRun(state.stand))
   if (answers.length === 0) return null
+  const act = ({ drafts, strikes }: Answer) => {
+    const entry = view.entries.find(({ id }) => id === strikes)
+    if (entry) strike(entry, 'it does not stand there', 'asked')
+    else void say(...drafts)
+  }
   return (
     <div className="row settle" role="group" aria-label="What do you see on the engine?">
-      {answers.map(({ words, drafts }) => (
-        <Button key={words} variant="default" onClick={() => void say(...drafts)}>
-          {words}
+      {answers.map((answer) => (
+        <Button key={answer.words} variant="default" onClick={() => act(answer)}>
+          {answer.words}
         </Button>
       ))}
     </div>
@@ -73,10 +80,7 @@ function answersTo({ code, targetId: id, vanished }: GuardReason, sheet: BuildSh
     case 'placeContradicted':
       return [
         { words: 'It stands where I said', drafts: seen({ about: 'crank', id, is: 'asSeen' }) },
-        {
-          words: 'What I said is wrong',
-          drafts: [{ kind: 'strike', targetId: id, reason: 'it does not stand there' }],
-        },
+        { words: 'What I said is wrong', drafts: [], strikes: id },
       ]
     case 'camshaftReadsOut':
       return !askRan

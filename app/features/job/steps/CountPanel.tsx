@@ -153,15 +153,11 @@ function CountResult({
   written: EntryOf<'count'>
   children: ReactNode
 }) {
-  const { view, say } = useBench()
+  const { view, strike } = useBench()
   const { sheet } = view
   const verdict = verdictOfCount(sheet, written, view.state.seats)
   const again = (
-    <button
-      type="button"
-      className="link"
-      onClick={() => void say({ kind: 'strike', targetId: written.id, reason: 'counted again' })}
-    >
+    <button type="button" className="link" onClick={() => strike(written, 'counted again')}>
       Strike it and count again
     </button>
   )

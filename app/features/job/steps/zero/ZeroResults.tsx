@@ -9,7 +9,7 @@ const ReadingsChart = lazy(() => import('./ReadingsChart'))
 
 /** The zero with its ±, every reading behind it on one scale, what does not fit and why, and what would prove it. */
 export function ZeroResults() {
-  const { view, say } = useBench()
+  const { view, strike } = useBench()
   const { state, sheet } = view
   const { zero, zeroReadings, zeros } = state
   const waiting = zeros.unplaced.length > 0 && (
@@ -61,7 +61,10 @@ export function ZeroResults() {
                 type="button"
                 className="link"
                 aria-label={`Strike ${methodWords[method]}, ${wheelAsSeen(wheelDeg, state, 2)}`}
-                onClick={() => void say({ kind: 'strike', targetId: entryId, reason: 'struck by hand' })}
+                onClick={() => {
+                  const entry = state.live.find(({ id }) => id === entryId)
+                  if (entry) strike(entry, 'struck by hand')
+                }}
               >
                 Strike
               </button>
