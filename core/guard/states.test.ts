@@ -178,6 +178,9 @@ describe('a new job takes over what the last one left', () => {
       tensioner('released'),
     ])
     expect(judged(first, benchJob, [hub]).guard.verdict).toBe('turn')
+    const asFound = judged(write(first, second, [...madeSafe, ...halfProved, counted(28, 'found')]), second, [hub])
+    expect(asFound.guard.verdict).toBe('turn')
+    expect(asFound.state.timing[ids.cam]?.found?.latenessDeg).toBeCloseTo(0, 6)
     const again = [...madeSafe, ...halfProved, atPose, chain('off'), chain('on'), tensioner('released')]
     expect(judged(write(first, second, [...again, counted(28)]), second, [hub]).guard.verdict).toBe('turn')
     expect(codes(judged(write(first, second, [...again, counted(29)]), second, [hub]).guard)).toEqual([

@@ -1,7 +1,7 @@
 import { movesOf, type LoopMove } from '../drive'
 import type { BuildSheet, Loop } from '../model/buildSheet'
 import type { Entry, EntryOf } from '../model/entry'
-import { readLoop, type Seats } from './sectionCounts'
+import { BY_THE_BOOK, readLoop, type JobSeats } from './sectionCounts'
 
 /** One try at hanging a loop: what was moved to come to it, what was counted then, and what the counts ask for next. */
 export interface Attempt {
@@ -25,7 +25,12 @@ interface Try {
 
 /** The tries at hanging a loop since it last went on (or all, where it never came off), from a job's live entries in order. A try ends when the
  *  loop is moved after something was counted; counts that do not end on the wheel it was moved over still hold. */
-export function attemptsAt(sheet: BuildSheet, loop: Loop, live: readonly Entry[], seats: Seats = {}): Attempt[] {
+export function attemptsAt(
+  sheet: BuildSheet,
+  loop: Loop,
+  live: readonly Entry[],
+  seats: JobSeats = BY_THE_BOOK,
+): Attempt[] {
   const lastOn = live.findLastIndex(
     (entry) => entry.kind === 'loop' && entry.loopId === loop.id && entry.change === 'on',
   )

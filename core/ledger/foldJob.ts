@@ -4,6 +4,7 @@ import type { Entry } from '../model/entry'
 import { startDraft, type Draft } from './draft'
 import { orderEntries, struckIds } from './order'
 import { crankPlace } from './rotation'
+import { alike, type JobSeats } from './sectionCounts'
 import { compareJobs, foldStand, isLinkProved, trimOf, type Apart, type Stand } from './stand'
 import type { CouplingState, JobState, LoopState, TensionerState } from './state'
 import { dropStaleReadings, takeDrive } from './takeDrive'
@@ -41,7 +42,7 @@ export function foldJob({
   for (const entry of live) take(draft, entry, sheet)
   const { zero, readings: zeroReadings = [] } = zeros.frames.at(-1) ?? {}
   const { place, half } = crankPlace(left.rotation, sheet, zero, left.jobStartDeg)
-  const { seats } = left
+  const seats: JobSeats = { found: left.seatsAtStart, now: left.seats }
   const timing = readTiming({ sheet, zeros, camReads: draft.camReads, counts: draft.counts, seats })
   const degreeWheel = live.findLast((entry) => entry.kind === 'degreeWheel')?.scale
   return {
@@ -98,7 +99,7 @@ function partsOf(
       untouched || (!touched && isLinkProved(proving, 'loop', id))
         ? 'asArrived'
         : touched
-          ? proofOfLoop(sheet, loop, draft.counts, stand.seats)
+          ? proofOfLoop(sheet, loop, draft.counts, alike(stand.seats))
           : 'notCounted'
     return [
       id,

@@ -200,7 +200,7 @@ describe('a hub moved on the cam', () => {
     const after = stateAfter([...madeSafe, chain('on'), counted(29), adjusted], sheet)
     expect(after.counts).toEqual([])
     expect(after.loops[ids.chain]?.proof).toBe('notCounted')
-    expect(after.seats[ids.camSprocket]).toBeCloseTo(-2, 9)
+    expect(after.seats.now[ids.camSprocket]).toBeCloseTo(-2, 9)
     const right = stateAfter([...madeSafe, chain('on'), adjusted, counted(27)], sheet)
     expect(right.loops[ids.chain]?.proof).toBe('counted')
     expect(right.timing[ids.cam]?.set?.latenessDeg).toBeCloseTo(0, 6)

@@ -32,6 +32,17 @@ export function sectionCounts(sections: readonly Section[], counts: readonly Ent
  *  were cut (a hub moved so that the cam is later wants its wheel earlier), or because its marks are not what they seem. */
 export type Seats = Readonly<Record<string, number>>
 
+/** In a job: where they had to stand when it came in, by earlier ones, and where they have to now. */
+export interface JobSeats {
+  readonly found: Seats
+  readonly now: Seats
+}
+
+/** The same places for whatever was counted. */
+export const alike = (seats: Seats): JobSeats => ({ found: seats, now: seats })
+
+export const BY_THE_BOOK: JobSeats = alike({})
+
 /** Where wheels have to stand after adjusters were moved. A wheel on the crank takes every count with it and changes none. */
 export function seatsAfter(
   sheet: BuildSheet,
@@ -68,7 +79,7 @@ export function readLoop(
   loop: Loop,
   counts: readonly EntryOf<'count'>[],
   phase?: Phase,
-  seats: Seats = {},
+  seats: JobSeats = BY_THE_BOOK,
 ): {
   readonly sections: readonly Section[]
   readonly found: readonly SectionCount[]
@@ -77,7 +88,7 @@ export function readLoop(
   const solved = solveLoop(sheet, loop)
   const drawn = solved.ok ? solved.value : undefined
   // What was found was counted before anything was set otherwise.
-  const sections = withSeats(sectionsOf(sheet, loop, drawn), phase === 'found' ? {} : seats)
+  const sections = withSeats(sectionsOf(sheet, loop, drawn), phase === 'found' ? seats.found : seats.now)
   const found = sectionCounts(sections, phase ? counts.filter((one) => one.phase === phase) : counts)
   return { sections, found, lateness: latenessByCounts(sheet, sections, found, drawn?.driverId) }
 }

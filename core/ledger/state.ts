@@ -3,7 +3,7 @@ import type { Entry, EntryOf, Phase, WheelScale } from '../model/entry'
 import type { CrankDeg } from '../units'
 import type { Half, Zero, ZeroReading } from '../zero'
 import type { CamRead } from './camWitnesses'
-import type { Seats } from './sectionCounts'
+import type { JobSeats } from './sectionCounts'
 import type { Apart, RegisterItem, Stand, TensionerIs } from './stand'
 import type { Zeros } from './zeros'
 
@@ -86,7 +86,7 @@ export interface JobState {
   readonly targets: Readonly<Record<string, EntryOf<'target'>>>
   readonly adjusted: readonly EntryOf<'adjusted'>[]
   /** What those moves, and teeth laid on purpose, want of the counts. */
-  readonly seats: Seats
+  readonly seats: JobSeats
   readonly walks: readonly EntryOf<'walk'>[]
   readonly chainLengths: readonly EntryOf<'chainLength'>[]
   /** Readings of the cams that still hold: what is moved since makes the later ones stale. */

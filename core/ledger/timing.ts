@@ -15,7 +15,7 @@ import {
 import type { BuildSheet, Loop } from '../model/buildSheet'
 import type { EntryOf, Phase } from '../model/entry'
 import { camWitnesses, type CamRead } from './camWitnesses'
-import { readLoop, withSeats, type Seats } from './sectionCounts'
+import { BY_THE_BOOK, readLoop, withSeats, type JobSeats } from './sectionCounts'
 import type { JobState } from './state'
 import type { Zeros } from './zeros'
 
@@ -24,14 +24,14 @@ import type { Zeros } from './zeros'
 export function verdictOfCount(
   sheet: BuildSheet,
   entry: Pick<EntryOf<'count'>, 'loopId' | 'fromMarkId' | 'toMarkId' | 'rule' | 'counted' | 'phase'>,
-  seats: Seats = {},
+  seats: JobSeats = BY_THE_BOOK,
 ): CountVerdict | undefined {
   const loop = sheet.loops.find(({ id }) => id === entry.loopId)
   const solved = loop && solveLoop(sheet, loop)
   const drawn = solved?.ok ? solved.value : undefined
   const section =
     loop &&
-    withSeats(sectionsOf(sheet, loop, drawn), entry.phase === 'found' ? {} : seats).find(
+    withSeats(sectionsOf(sheet, loop, drawn), entry.phase === 'found' ? seats.found : seats.now).find(
       ({ from, to }) => from.id === entry.fromMarkId && to.id === entry.toMarkId,
     )
   const spoken = loop && section && spokenOf(sheet, section, driverOf(sheet, loop)?.id)
@@ -47,7 +47,7 @@ export function proofOfLoop(
   sheet: BuildSheet,
   loop: Loop,
   counts: readonly EntryOf<'count'>[],
-  seats: Seats = {},
+  seats: JobSeats = BY_THE_BOOK,
 ): 'counted' | 'countedOut' | 'notCounted' {
   const { sections, lateness } = readLoop(
     sheet,
@@ -74,7 +74,7 @@ interface Readings {
   readonly zeros: Zeros
   readonly camReads: readonly CamRead[]
   readonly counts: readonly EntryOf<'count'>[]
-  readonly seats: Seats
+  readonly seats: JobSeats
 }
 
 /** Per camshaft and phase, everything that was read of its timing, combined. */

@@ -1,5 +1,5 @@
 import { driverOf } from '../drive'
-import { readLoop, seatsAfter, type JobState, type Seats } from '../ledger'
+import { alike, readLoop, seatsAfter, type JobState, type Seats } from '../ledger'
 import type { BuildSheet, Loop, Phase } from '../model'
 import type { Move, MoveSet } from './bestMoves'
 
@@ -42,18 +42,20 @@ export function countsAfter(
     const [kind, adjusterId] = moverId.split(' ')
     return kind === 'adjuster' && adjusterId ? [{ adjusterId, laterDeg }] : []
   })
-  const before = phase === 'found' ? {} : state.seats
+  const before = phase === 'found' ? state.seats.found : state.seats.now
   const wanted = seatsAfter(sheet, before, adjusted)
   return sheet.loops.flatMap((loop): CountsOfLoop[] => {
     const own = laid.filter(({ loopId }) => loopId === loop.id)
     if (own.length === 0 && !loop.path.some(({ memberId }) => wanted[memberId] !== before[memberId])) return []
     const laidOver = (memberId: string) => own.find((one) => one.memberId === memberId)?.teeth ?? 0
-    const { found, lateness } = readLoop(sheet, loop, state.counts, phase, before)
-    const counts = readLoop(sheet, loop, [], undefined, wanted).sections.flatMap(({ id, run, from, to, expected }) => {
-      const was = found.find(({ sectionId }) => sectionId === id)?.foundPitches
-      const pitches = was === undefined ? expected?.pitches : was + laidOver(from.memberId) - laidOver(to.memberId)
-      return run === 'tight' && pitches !== undefined ? [{ from: from.name, to: to.name, pitches }] : []
-    })
+    const { found, lateness } = readLoop(sheet, loop, state.counts, phase, alike(before))
+    const counts = readLoop(sheet, loop, [], undefined, alike(wanted)).sections.flatMap(
+      ({ id, run, from, to, expected }) => {
+        const was = found.find(({ sectionId }) => sectionId === id)?.foundPitches
+        const pitches = was === undefined ? expected?.pitches : was + laidOver(from.memberId) - laidOver(to.memberId)
+        return run === 'tight' && pitches !== undefined ? [{ from: from.name, to: to.name, pitches }] : []
+      },
+    )
     const driverId = driverOf(sheet, loop)?.id
     const stands = lateness.map(({ memberId, teethLate }) => ({
       memberId,

@@ -51,6 +51,7 @@ export interface StandDraft {
   ranAsked: EntryOf<'ranUntilNow'> | undefined
   turnedTightDeg: number
   seats: Seats
+  seatsAtStart: Seats
   names: Map<string, string>
   jobStartDeg: number
 }
@@ -78,6 +79,7 @@ export function startStand(
     ranAsked: undefined,
     turnedTightDeg: 0,
     seats: {},
+    seatsAtStart: {},
     names: new Map(),
     jobStartDeg: 0,
   }
@@ -99,6 +101,7 @@ export const standOf = (draft: StandDraft): Stand => ({
   touchedInJob: draft.touchedInJob,
   turnedTightDeg: draft.turnedTightDeg,
   seats: draft.seats,
+  seatsAtStart: draft.seatsAtStart,
   figures: draft.figures,
   names: draft.names,
   jobStartDeg: draft.jobStartDeg,

@@ -134,6 +134,7 @@ function beginJob(draft: StandDraft, job: Job, sheet: BuildSheet): void {
   putSheet(draft, job.id, sheet)
   draft.rotation = rotationCarried(rotation, sameCycle, sheet.cycleDeg)
   draft.jobStartDeg = rotation.totalDeg
+  draft.seatsAtStart = draft.seats
   draft.poseSeenDeg = undefined
   draft.ranAsked = undefined
   draft.touchedInJob = false

@@ -6,7 +6,7 @@ import { ratioValue, wrapToSigned } from '../../units'
 import { markPoseDeg, type WheelLateness } from '../../drive'
 import { isCamRead, latenessOfRead } from '../camWitnesses'
 import { crankPlace } from '../rotation'
-import { readLoop } from '../sectionCounts'
+import { alike, readLoop } from '../sectionCounts'
 import { driveMapOf, type WayLink } from './behind'
 import { safeOutOf } from './figures'
 import type { LinkStand, ShaftReading, Stand } from './stand'
@@ -97,7 +97,7 @@ export function latenessOfLoop({ loops, seats, figures }: Proving, loopId: strin
     const sheet = figures.get(jobId)?.sheet
     const loop = sheet?.loops.find(({ id }) => id === loopId)
     if (!sheet || !loop) continue
-    for (const one of readLoop(sheet, loop, own, undefined, seats).lateness) lateness.set(one.memberId, one)
+    for (const one of readLoop(sheet, loop, own, undefined, alike(seats)).lateness) lateness.set(one.memberId, one)
   }
   return [...lateness.values()]
 }

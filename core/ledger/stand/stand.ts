@@ -107,6 +107,8 @@ export interface Stand {
   readonly turnedTightDeg: number
   /** How many pitches late wheels have to stand by their marks, since hubs, keys and teeth were set otherwise. */
   readonly seats: Seats
+  /** The same when the job in hand began. */
+  readonly seatsAtStart: Seats
   readonly figures: ReadonlyMap<string, JobFigures>
   /** The names of parts that stand on no build sheet any more, as they were last called. */
   readonly names: ReadonlyMap<string, string>
