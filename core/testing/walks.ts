@@ -8,6 +8,8 @@ import { benchSheet, madeSafe } from './bench'
  * are merged. A walk is made from its seed alone. */
 
 const AT = '2026-01-05T08:00:00.000Z'
+/** One of 38 teeth at half speed, at the crank. */
+const TOOTH_DEG = (360 / 38) * 2
 const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
 
 /** Two banks, each camshaft on its own chain from the crank, and a third camshaft behind a quill at the end of the second. */
@@ -81,7 +83,12 @@ export function twoBankSheet(change: Partial<BuildSheet> = {}): BuildSheet {
       cam('ex-2', 'cam-c', 'cyl-2', 'exhaust'),
     ],
     witnesses: [],
-    adjusters: [],
+    adjusters: (['a', 'b'] as const).map((of) => ({
+      id: `hub-${of}`,
+      kind: 'hub',
+      memberId: `wheel-${of}`,
+      positions: 19,
+    })),
     ...change,
   }
 }
@@ -311,6 +318,14 @@ function anyStep(sheet: BuildSheet, device: Device, pick: Pick, random: () => nu
     () => (coupling ? [{ kind: 'coupling', couplingId: coupling.id, change: 'apart', steps: 0 }] : []),
     () =>
       coupling ? [{ kind: 'coupling', couplingId: coupling.id, change: 'together', steps: pick([0, 0, 1, 10]) }] : [],
+    () => [
+      {
+        kind: 'adjusted',
+        adjusterId: pick(['nowhere', ...sheet.adjusters.map(({ id }) => id)]),
+        words: 'a place on',
+        laterDeg: pick([-1, 1, 1, 0.5]) * TOOTH_DEG,
+      },
+    ],
     () => [item(pick(['stop', 'rag', 'lock', 'capsLoose', 'tabsNotBent']), pick(['in', 'out', 'out']))],
     () => [item('stop', 'out'), item('rag', 'out'), item('lock', 'out'), item('capsLoose', 'out')],
     () => [relief('in')],

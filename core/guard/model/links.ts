@@ -38,6 +38,7 @@ export function linkQuestions(w: World): LinkQuestions {
     const one = all[i] as Happening
     if (one.kind === 'loop' && link.kind === 'loop' && one.loopId === link.id) return one.change
     if (one.kind === 'moved' && link.kind === 'loop' && one.loopId === link.id) return 'moved'
+    if (one.kind === 'adjusted') return link.kind === 'loop' && setsOtherwise(one, link.id) ? 'end' : undefined
     if (one.kind === 'coupling' && link.kind === 'coupling' && one.couplingId === link.id)
       return one.change === 'apart' ? 'off' : 'on'
     const onlyLooked = one.kind === 'camSet' || (one.kind === 'camshaft' && one.is === 'seenShut')
@@ -52,6 +53,13 @@ export function linkQuestions(w: World): LinkQuestions {
     const [was, is] = [w.camshaftAt(shaft, i).is, w.camshaftAt(shaft, i + 1).is]
     const comesLoose = is === 'unknown' || (!onlyLooked && (is === 'out' || was === 'out'))
     return last?.id === link.id && comesLoose ? 'end' : undefined
+  }
+  /** A hub or key moved on a sprocket of the loop; where nobody knows on which, of any. */
+  const setsOtherwise = ({ sheetId, adjusterId }: Extract<Entry, { kind: 'adjusted' }>, loopId: string) => {
+    const on = w.history.sheets.find(({ id }) => id === sheetId)
+    const memberId = on?.adjusters.find(({ id }) => id === adjusterId)?.memberId
+    const round = on?.loops.filter(({ path }) => path.some((part) => part.memberId === memberId)) ?? []
+    return (round.length > 0 ? round : (on?.loops ?? [])).some(({ id }) => id === loopId)
   }
   /** What a settled entry makes of the link; `became` of the part that it now is. */
   const settles = (link: Link, i: number): string | undefined => {

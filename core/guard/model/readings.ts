@@ -113,9 +113,20 @@ export function readingQuestions(w: World): ReadingQuestions {
       from: seat(count.fromMarkId),
       to: seat(count.toMarkId),
     })
-    const exact = found - book.pitches.value
+    const exact =
+      found - book.pitches.value - seatOf(on.marks.find((mark) => mark.id === count.fromMarkId)?.memberId, n)
     return { teeth: Math.round(exact), exact, total: w.total(all.indexOf(count)) }
   }
+  /** How many teeth late a wheel has to stand on its loop, since its hub was moved: a cam made later wants its wheel earlier. */
+  const seatOf = (memberId: string | undefined, n: number): number =>
+    all.slice(0, n).reduce((sum, one) => {
+      if (one.kind !== 'adjusted') return sum
+      const on = history.sheets.find(({ id }) => id === one.sheetId)
+      const wheel = on?.members.find(
+        ({ id }) => id === on.adjusters.find((adjuster) => adjuster.id === one.adjusterId)?.memberId,
+      )
+      return wheel?.id === memberId && wheel?.teeth ? sum - one.laterDeg / ((360 / wheel.teeth.value) * 2) : sum
+    }, 0)
   const toothOf = (shaft: string, on: BuildSheet) => {
     const loop = w.wayTo(shaft, on).findLast(({ kind }) => kind === 'loop')
     const path = on.loops.find(({ id }) => id === loop?.id)?.path ?? []

@@ -169,7 +169,6 @@ export function endTrims(draft: StandDraft, shaftIds: readonly string[]): void {
 
 export function takeMoved(draft: StandDraft, entry: EntryOf<'moved'>): void {
   noteSaid(draft, 'loop', entry.loopId, { entry, value: 'on' })
-  draft.seats = { ...draft.seats, ...entry.seats }
   const sheet = draft.sheets.get(entry.sheetId) ?? draft.sheet
   // Counts that do not end on the wheel it was moved over still hold.
   const ends = (markId: string) => sheet.marks.some(({ id, memberId }) => id === markId && memberId === entry.memberId)
@@ -184,12 +183,12 @@ export function takeMoved(draft: StandDraft, entry: EntryOf<'moved'>): void {
       ),
     }),
   })
+  draft.seats = { ...draft.seats, ...entry.seats }
 }
 
 /** A wheel set otherwise on its shaft: every loop round it wants counting by other figures, a coupling behind it reading. */
 export function takeAdjusted(draft: StandDraft, entry: EntryOf<'adjusted'>): void {
   const sheet = draft.sheets.get(entry.sheetId) ?? draft.sheet
-  draft.seats = seatsAfter(sheet, draft.seats, [entry])
   const memberId = sheet.adjusters.find(({ id }) => id === entry.adjusterId)?.memberId
   const round = sheet.loops.filter(({ path }) => path.some((part) => part.memberId === memberId))
   const joined = sheet.couplings.filter(({ fromId, toId }) => fromId === memberId || toId === memberId)
@@ -198,6 +197,8 @@ export function takeAdjusted(draft: StandDraft, entry: EntryOf<'adjusted'>): voi
   for (const { id } of loops) change(draft, { kind: 'loop', id, entry, next: () => ({ counts: [] }) })
   for (const { id } of joined) change(draft, { kind: 'coupling', id, entry, next: () => ({}) })
   if (loops.length + joined.length === 0) touched(draft, entry)
+  // Only now: whether what went before was proved is told by the figures of before.
+  draft.seats = seatsAfter(sheet, draft.seats, [entry])
 }
 
 export function takeCoupling(draft: StandDraft, entry: EntryOf<'coupling'>): void {
