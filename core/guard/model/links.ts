@@ -17,6 +17,9 @@ export function linkQuestions(w: World): LinkQuestions {
         }
         if (one.kind === 'loop' || one.kind === 'moved') add({ kind: 'loop', id: one.loopId })
         if (one.kind === 'coupling') add({ kind: 'coupling', id: one.couplingId })
+        if (one.kind === 'adjusted')
+          for (const { id } of w.history.sheets.find((sheet) => sheet.id === one.sheetId)?.loops ?? [])
+            if (setsOtherwise(one, id)) add({ kind: 'loop', id })
         if (one.kind !== 'settled') continue
         const { part } = one
         if (part.about !== 'loop' && part.about !== 'coupling') continue

@@ -3,7 +3,7 @@ import type { EntryOf } from '../../model/entry'
 import { wrapToSigned } from '../../units'
 import { crankPlace, rotationStands, rotationTurned, rotationWitness } from '../rotation'
 import { zeroOfEntry } from '../zeros'
-import { noteSaid, settle, type StandDraft } from './draft'
+import { isDisputed, noteSaid, settle, type StandDraft } from './draft'
 import { trimOf } from './figures'
 import type { Apart, LinkStand, RegisterItem } from './stand'
 
@@ -52,13 +52,13 @@ function noteTight(draft: StandDraft, deg: number): void {
   }
 }
 
-function noteCrank(
-  draft: StandDraft,
-  entry: EntryOf<'turned'> | EntryOf<'stands'> | EntryOf<'witness'>,
-  value: string,
-): void {
+type CrankEntry = EntryOf<'turned'> | EntryOf<'stands'> | EntryOf<'witness'>
+
+function noteCrank(draft: StandDraft, entry: CrankEntry, value: string): void {
   noteSaid(draft, 'crank', 'crank', { entry, value }, crankDisagrees)
-  if (!draft.disputes.has('crank crank')) return
+  // Somebody who knew of everything that was written says where it stands: that settles it.
+  if (entry.kind === 'stands') settle(draft, 'crank', 'crank', entry)
+  if (!isDisputed(draft, 'crank', 'crank')) return
   draft.poseSeenDeg = undefined
   setApart(draft, ({ apart }) => apart && nowhere)
   setItems(draft, (item) => ({ ...item, totalDeg: undefined }))
@@ -86,8 +86,7 @@ export function takeStands(draft: StandDraft, entry: EntryOf<'stands'>, arrivedO
   const placeDeg = entry.place === 'pose' ? sheet.referencePose.crankDeg.value : tdcOnOneTurn(sheet, entry.cylinderId)
   if (placeDeg === undefined) return
   noteCrank(draft, entry, `${entry.place} ${entry.cylinderId}`)
-  settle(draft, 'crank', 'crank', entry)
-  if (draft.disputes.has('crank crank')) return
+  if (isDisputed(draft, 'crank', 'crank')) return
   if (claimContradicts(draft, entry.place, placeDeg)) {
     draft.rotation = { ...draft.rotation, contradicted: { entryId: entry.id, placeDeg, pose: entry.place === 'pose' } }
     draft.poseSeenDeg = undefined
