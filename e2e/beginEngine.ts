@@ -4,9 +4,15 @@ import type { Actor } from './actor'
 /** A build sheet begun by hand: an engine in line with so many cylinders, driven by a shape, its running direction and whether it can hit. */
 export async function beginEngine(
   actor: Actor,
-  { name, cylinders, drive, meet }: { name: string; cylinders: string; drive: string; meet: string },
+  {
+    name,
+    cylinders,
+    drive,
+    meet,
+    at = '',
+  }: { name: string; cylinders: string; drive: string; meet: string; at?: string },
 ) {
-  await actor.page.goto('/own')
+  await actor.page.goto(`${at}/own`)
   await actor.press('New engine')
   await actor.write('What you call it', name)
   await actor.choose('Cylinders stand', 'in line')

@@ -17,7 +17,7 @@ export const launchOptions = {
 
 export default defineConfig({
   testDir: '.',
-  testMatch: '*.spec.ts',
+  testMatch: '**/*.spec.ts',
   outputDir: '../test-results',
   timeout: 180_000,
   expect: { timeout: 25_000 },

@@ -4,7 +4,6 @@ import { afterEach, expect, test } from 'vitest'
 import { parseFile } from '@link-count/core/file'
 import { FILE_VERSION } from '@link-count/core/model'
 import { WorkshopDatabase } from './database'
-import { seedDemo } from './openWorkshop'
 import { fileMigrations, storeVersions } from './migrations'
 import version1 from './fixtures/version-1.json'
 import version2 from './fixtures/version-2.json'
@@ -80,23 +79,21 @@ test('a database of version 1 is still opened with every row', async () => {
   db.close()
 })
 
-test('adding records is all or nothing', async () => {
+test('a batch is all or nothing, and counted', async () => {
   const db = new WorkshopDatabase('own')
-  const parsed = parseFile(JSON.stringify(version1), fileMigrations)
-  if (!parsed.ok) throw new Error(parsed.error.code)
-  const twice = { ...parsed.value, entries: [...parsed.value.entries, ...parsed.value.entries] }
-  await expect(db.atomically(twice, [])).rejects.toThrow()
+  const { engines, sheets, jobs, entries } = raised()
+  const broken = { engines, sheets, jobs, entries: [...entries, { id: () => 'not to be stored' } as never] }
+  await expect(db.write({ put: broken }, 0)).rejects.toThrow()
   expect(await db.engines.count()).toBe(0)
-  await db.atomically(parsed.value, [])
-  expect(await db.entries.count()).toBe(version1.entries.length)
+  expect(await db.write({ put: { engines, sheets, jobs, entries } }, 0)).toBe('written')
+  expect([await db.entries.count(), await db.revision()]).toEqual([version1.entries.length, 1])
   db.close()
 })
 
-test('the demo is another database than the mechanic’s own', async () => {
-  const [demo, own] = [new WorkshopDatabase('demo'), new WorkshopDatabase('own')]
-  await seedDemo(demo)
-  expect(await demo.engines.count()).toBeGreaterThanOrEqual(5)
-  expect(await own.engines.count()).toBe(0)
-  demo.close()
-  own.close()
+test('a batch made before another tab wrote is not written', async () => {
+  const db = new WorkshopDatabase('own')
+  await db.write({ put: { meta: [{ id: 'a', value: '1' }] } }, 0)
+  expect(await db.write({ put: { meta: [{ id: 'a', value: '2' }] } }, 0)).toBe('behind')
+  expect(await db.meta.get('a')).toEqual({ id: 'a', value: '1' })
+  db.close()
 })

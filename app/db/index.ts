@@ -1,3 +1,5 @@
 export * from './database'
 export * from './openWorkshop'
 export * from './migrations'
+export type { CopyStatus } from './copy'
+export { MISSING, RECOVERED, type Loss } from './recover'

@@ -1,110 +1,111 @@
 import type { UnknownAction } from '@reduxjs/toolkit'
-import { draftsSlice } from '../domain/drafts'
-import { enginesSlice } from '../domain/engines'
-import { entriesSlice } from '../domain/entries'
-import type { Env } from '../domain/env'
-import { jobsSlice } from '../domain/jobs'
-import { metaSlice } from '../domain/meta'
-import { sheetsSlice } from '../domain/sheets'
+import { nanoid } from 'nanoid'
+import { TABLES, type Env, type Rows, type TableName } from '../domain/env'
+import { WriteError } from '../domain/failure'
+import { newDevice } from '../domain/writes'
+import { loaded } from '../domain/written'
+import { noCopy, openSecondCopy, type CopyStatus, type SecondCopy } from './copy'
 import { WorkshopDatabase, type WorkshopKind } from './database'
+import { noteRecords, notedRecords } from './localNote'
+import { openOtherTabs } from './otherTabs'
+import { recover, renewCopy } from './recover'
+import { makeTurns } from './turns'
+import { makeWriter, type WriterState } from './writer'
 
 export interface OpenWorkshop {
   readonly env: Env
   /** What fills the state at the start. */
-  readonly actions: readonly UnknownAction[]
-  /** The one subscription to what other tabs write. */
-  readonly listen: (dispatch: (action: UnknownAction) => void) => () => void
+  readonly start: UnknownAction
+  /** From now on the state follows what this tab and others write. */
+  readonly attach: (state: WriterState) => void
   /** Puts the demo back as it was made; what it gives back undoes that. */
   readonly reset: () => Promise<() => Promise<void>>
+  /** What another tab wrote unheard is read, when this one is looked at again. */
+  readonly catchUp: () => Promise<void>
+  readonly copyStatus: () => CopyStatus
+  readonly onCopyStatus: SecondCopy['onStatus']
+  readonly close: () => void
 }
 
-/** Opens a workshop: its database, filled with the demo the first time, and everything in it. */
-export async function openWorkshop(kind: WorkshopKind): Promise<OpenWorkshop> {
+/** Opens a workshop: its database, filled with the demo the first time, held against its second copy, and everything in it. `onClosed`: the browser
+ *  closed the database under this page. */
+export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) => void): Promise<OpenWorkshop> {
+  const newId = () => nanoid()
+  const now = () => new Date().toISOString()
+  const tab = nanoid(8)
   const db = new WorkshopDatabase(kind)
-  if (kind === 'demo' && (await db.engines.count()) === 0) await seedDemo(db)
-  const [engines, sheets, jobs, entries, drafts, meta] = await Promise.all([
-    db.engines.toArray(),
-    db.sheets.toArray(),
-    db.jobs.toArray(),
-    db.entries.toArray(),
-    db.drafts.toArray(),
-    db.meta.toArray(),
-  ])
-  const device = meta.find(({ id }) => id === 'device')?.value ?? (await nameDevice(db))
-  const channel = new BroadcastChannel(`link-count-${kind}`)
-  const env: Env = {
-    engines: db.engines,
-    sheets: db.sheets,
-    jobs: db.jobs,
-    entries: db.entries,
-    drafts: db.drafts,
-    pictures: db.pictures,
-    meta: db.meta,
-    atomically: (records, pictures) => db.atomically(records, pictures),
-    now: () => new Date().toISOString(),
-    newId: () => crypto.randomUUID(),
-    device,
-    publish: (action) => channel.postMessage(action),
+  let closed: string | undefined
+  const wasClosed = (why: string) => {
+    closed ??= why
+    db.close()
+    onClosed(why)
+  }
+  db.on('versionchange', () => {
+    wasClosed('A newer Link Count was opened in another tab, or the browser’s data was cleared.')
+    return false
+  })
+  db.on('close', () => wasClosed('The browser closed its storage.'))
+  const inTurn = makeTurns(`link-count-${kind}`)
+  const [copy] = await Promise.all([kind === 'own' ? openSecondCopy(kind, tab) : noCopy('demo'), db.open()])
+  const found = await inTurn(async () => {
+    const was = await recover(db, copy, { noted: kind === 'own' ? notedRecords(kind) : 0, now: now(), newId })
+    const meta = was.rows.meta?.some(({ id }) => id === 'device') ? [] : [{ id: 'device', value: newDevice(newId) }]
+    const fresh = kind === 'demo' && was.rows.engines?.length === 0 ? await demoRows() : {}
+    if (meta.length === 0 && !fresh.engines) return was
+    await db.write({ put: { ...fresh, meta } }, was.revision)
+    return { rows: await db.everything(), revision: await db.revision() }
+  })
+  // Not waited for: the lines that follow wait for it in the worker.
+  void inTurn(() => renewCopy(db, copy, found))
+  const tabs = openOtherTabs(`link-count-${kind}`)
+  const writer = makeWriter({
+    db,
+    inTurn,
+    tabs,
+    copy,
+    startRevision: found.revision,
+    note: (n) => noteRecords(kind, n),
+  })
+  const commit: Env['commit'] = (make) => {
+    if (closed !== undefined) return Promise.reject(new WriteError('closed', closed))
+    return writer.commit(make)
+  }
+  const replaceAll = async (rows: Rows) => {
+    const before = { ...(await db.everything()), pictures: await db.pictures.toArray() }
+    await commit(() => ({ put: rows, drop: whatIsNotIn(rows, before) }))
+    return before
   }
   return {
-    env,
-    actions: [
-      enginesSlice.actions.put(engines),
-      sheetsSlice.actions.put(sheets),
-      jobsSlice.actions.put(jobs),
-      entriesSlice.actions.put(entries),
-      draftsSlice.actions.loaded(drafts),
-      metaSlice.actions.put(meta),
-    ],
-    listen: (dispatch) => {
-      channel.onmessage = ({ data }) => dispatch(data as UnknownAction)
-      return () => {
-        channel.close()
-        db.close()
-      }
-    },
+    env: { commit, readPicture: async (id) => (await db.pictures.get(id))?.blob, now, newId },
+    start: loaded(found.rows),
+    attach: writer.attach,
     reset: async () => {
-      const before = await everything(db)
-      await seedDemo(db)
-      return () => putBack(kind, before)
+      const before = await replaceAll(await demoRows())
+      return async () => void (await replaceAll(before))
+    },
+    catchUp: writer.catchUp,
+    copyStatus: copy.status,
+    onCopyStatus: copy.onStatus,
+    close: () => {
+      tabs.close()
+      copy.close()
+      db.close()
     },
   }
 }
 
-async function nameDevice(db: WorkshopDatabase): Promise<string> {
-  const device = `d-${crypto.randomUUID().slice(0, 8)}`
-  await db.meta.put({ id: 'device', value: device })
-  return device
-}
-
-/** Puts the demo's records back as they were made; what was tried out in it goes. */
-export async function seedDemo(db: WorkshopDatabase): Promise<void> {
+async function demoRows(): Promise<Rows> {
   const { demoRecords } = await import('../demo/demoRecords')
-  await db.transaction('rw', [db.engines, db.sheets, db.jobs, db.entries, db.drafts, db.pictures], async () => {
-    await Promise.all(
-      [db.engines, db.sheets, db.jobs, db.entries, db.drafts, db.pictures].map((table) => table.clear()),
-    )
-    await db.engines.bulkPut([...demoRecords.engines])
-    await db.sheets.bulkPut([...demoRecords.sheets])
-    await db.jobs.bulkPut([...demoRecords.jobs])
-    await db.entries.bulkPut([...demoRecords.entries])
-  })
+  const { engines, sheets, jobs, entries } = demoRecords
+  return { engines, sheets, jobs, entries }
 }
 
-const TABLES = ['engines', 'sheets', 'jobs', 'entries', 'drafts', 'pictures'] as const
-type Everything = readonly (readonly unknown[])[]
-
-const everything = (db: WorkshopDatabase): Promise<Everything> =>
-  Promise.all(TABLES.map((name) => db.table<unknown>(name).toArray()))
-
-/** Everything as it was, all or nothing; the workshop may have been opened anew since. */
-async function putBack(kind: WorkshopKind, before: Everything): Promise<void> {
-  const db = new WorkshopDatabase(kind)
-  await db.transaction('rw', [...TABLES], async () => {
-    for (const [i, name] of TABLES.entries()) {
-      await db.table<unknown>(name).clear()
-      await db.table<unknown>(name).bulkPut([...(before[i] ?? [])])
-    }
-  })
-  db.close()
+/** The ids of all rows that are there and not in these, the workshop's own notes left alone. */
+function whatIsNotIn(rows: Rows, before: Rows): { readonly [K in TableName]?: readonly string[] } {
+  return Object.fromEntries(
+    TABLES.filter((name) => name !== 'meta').map((name) => {
+      const keep = new Set((rows[name] ?? []).map(({ id }) => id))
+      return [name, (before[name] ?? []).map(({ id }) => id).filter((id) => !keep.has(id))]
+    }),
+  )
 }

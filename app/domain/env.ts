@@ -1,12 +1,4 @@
-import type { UnknownAction } from '@reduxjs/toolkit'
-import type { BuildSheet, Engine, Entry, Job, Records } from '@link-count/core/model'
-
-/** The narrow table that a thunk needs. */
-export interface RecordTable<T> {
-  put(row: T): PromiseLike<unknown>
-  bulkPut(rows: readonly T[]): PromiseLike<unknown>
-  delete(id: string): PromiseLike<unknown>
-}
+import type { BuildSheet, Engine, Entry, Job } from '@link-count/core/model'
 
 export interface DraftRow {
   readonly id: string
@@ -24,20 +16,37 @@ export interface MetaRow {
   readonly value: string
 }
 
+/** The kinds of row that a workshop stores, by table. */
+export interface Stored {
+  readonly engines: Engine
+  readonly sheets: BuildSheet
+  readonly jobs: Job
+  readonly entries: Entry
+  readonly drafts: DraftRow
+  readonly meta: MetaRow
+  readonly pictures: PictureRow
+}
+export type TableName = keyof Stored
+
+/** The tables whose rows are records: what a file holds, and what is counted to see that nothing is missing. */
+export const RECORD_TABLES = ['engines', 'sheets', 'jobs', 'entries'] as const
+export type RecordTable = (typeof RECORD_TABLES)[number]
+export const TABLES = [...RECORD_TABLES, 'drafts', 'meta', 'pictures'] as const satisfies readonly TableName[]
+
+export type Rows = { readonly [K in TableName]?: readonly Stored[K][] }
+
+/** What is written as one: all of it or nothing. */
+export interface Batch {
+  readonly put?: Rows
+  readonly drop?: { readonly [K in TableName]?: readonly string[] }
+}
+
 /** Everything from outside that thunks use; tests hand in fakes. */
 export interface Env {
-  readonly engines: RecordTable<Engine>
-  readonly sheets: RecordTable<BuildSheet>
-  readonly jobs: RecordTable<Job>
-  readonly entries: RecordTable<Entry>
-  readonly drafts: RecordTable<DraftRow>
-  readonly pictures: RecordTable<PictureRow> & { get(id: string): PromiseLike<PictureRow | undefined> }
-  readonly meta: RecordTable<MetaRow>
-  /** All or nothing. */
-  readonly atomically: (records: Records, pictures: readonly PictureRow[]) => Promise<void>
+  /** Writes what `make` says by the state as it then is: one batch at a time over all tabs of this workshop. Resolves when it is stored and in the second
+   *  copy, with the state moved and the other tabs told; rejects with the state as it was. `make` may be asked again, when another tab was quicker. */
+  readonly commit: (make: () => Batch) => Promise<void>
+  readonly readPicture: (id: string) => Promise<Blob | undefined>
   readonly now: () => string
   readonly newId: () => string
-  readonly device: string
-  /** Tells the other tabs of this workshop. */
-  readonly publish: (action: UnknownAction) => void
 }

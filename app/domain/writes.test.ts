@@ -1,77 +1,45 @@
 import { beforeEach, expect, test } from 'vitest'
 import { beginSheet } from '@link-count/core/starters'
-import { configureStore } from '@reduxjs/toolkit'
-import type { Env, RecordTable } from './env'
-import { reducers } from './state'
+import { fakeWorkshop, type Fake } from '../testing/fakeEnv'
+import { dropDrafts, keepDraft } from './draftWrites'
+import { failureOf } from './failure'
 import { selectJobs, selectJobView, selectSheets } from './views'
 import {
   addPicture,
   addRecords,
-  addSheet,
+  beginEngine,
   changeSheet,
-  dropDrafts,
-  keepDraft,
+  changeSheetInJob,
+  deviceOf,
   notePut,
   openJob,
   readPicture,
-  saveEngine,
   say,
 } from './writes'
+import { written } from './written'
 
-let fails = false
-let published: unknown[]
-let envNow: Env
-const makeStore = (extraArgument: Env) =>
-  configureStore({ reducer: reducers, middleware: (defaults) => defaults({ thunk: { extraArgument } }) })
-let store: ReturnType<typeof makeStore>
-
-function table<T extends { id: string }>(): RecordTable<T> & {
-  rows: Map<string, T>
-  get: (id: string) => Promise<T | undefined>
-} {
-  const rows = new Map<string, T>()
-  const put = (list: readonly T[]) => {
-    if (fails) return Promise.reject(new Error('disk full'))
-    for (const row of list) rows.set(row.id, row)
-    return Promise.resolve()
-  }
-  return {
-    rows,
-    put: (row) => put([row]),
-    bulkPut: put,
-    delete: (id) => Promise.resolve(rows.delete(id)),
-    get: (id) => Promise.resolve(rows.get(id)),
-  }
-}
+let fake: Fake
+let store: Fake['store']
+const at = '2026-11-24T08:00:00.000Z'
 
 beforeEach(async () => {
-  fails = false
-  published = []
-  let serial = 0
-  const env: Env = (envNow = {
-    engines: table(),
-    sheets: table(),
-    jobs: table(),
-    entries: table(),
-    drafts: table(),
-    pictures: table() as Env['pictures'],
-    meta: table(),
-    atomically: () => Promise.resolve(),
-    now: () => '2026-11-24T08:00:00.000Z',
-    newId: () => `id-${serial++}`,
-    device: 'd-test',
-    publish: (action) => published.push(action),
-  })
-  store = makeStore(env)
-  await store.dispatch(saveEngine({ id: 'engine', name: 'Engine', description: '', at: env.now() }))
+  fake = fakeWorkshop()
+  store = fake.store
   await store.dispatch(
-    addSheet(
-      beginSheet({ id: 'sheet', engineId: 'engine', at: env.now(), cylinders: 1, guide: false, tensioner: true }),
+    beginEngine(
+      { id: 'engine', name: 'Engine', description: '', at },
+      beginSheet({ id: 'sheet', engineId: 'engine', at, cylinders: 1, guide: false, tensioner: true }),
     ),
   )
 })
 
 const start = () => store.dispatch(openJob({ engineId: 'engine', sheetId: 'sheet', arrival: 'chainOn', reason: '' }))
+const view = (jobId: string) => selectJobView(store.getState(), jobId)
+
+test('an engine and its build sheet are one write', () => {
+  expect(fake.batches).toHaveLength(1)
+  expect(Object.keys(fake.batches[0]?.put ?? {})).toEqual(['engines', 'sheets'])
+})
 
 test('a build sheet nobody cites is changed in place; a cited one gets a next version and stays as it was', async () => {
   await store.dispatch(changeSheet('engine', (sheet) => ({ ...sheet, notes: 'one' })))
@@ -83,10 +51,10 @@ test('a build sheet nobody cites is changed in place; a cited one gets a next ve
     [2, 'three'],
     [1, 'one'],
   ])
-  expect(selectJobView(store.getState(), job.id)?.sheet.notes).toBe('one')
+  expect(view(job.id)?.sheet.notes).toBe('one')
 })
 
-test('entries count up, keep the side they were seen from, and reach the other tabs', async () => {
+test('entries count up, and keep the side they were seen from', async () => {
   const job = await start()
   await store.dispatch(
     say(job.id, [
@@ -95,34 +63,50 @@ test('entries count up, keep the side they were seen from, and reach the other t
     ]),
   )
   await store.dispatch(say(job.id, [{ kind: 'note', text: 'c' }]))
-  const view = selectJobView(store.getState(), job.id)
-  expect(view?.entries.map(({ counter, seenFrom }) => [counter, seenFrom])).toEqual([
+  expect(view(job.id)?.entries.map(({ counter, seenFrom }) => [counter, seenFrom])).toEqual([
     [1, 'timing'],
     [2, 'timing'],
     [3, 'timing'],
   ])
-  expect(published.length).toBe(5)
 })
 
-test('a write that fails leaves the state as it was', async () => {
+test('a write that fails leaves the state and what was typed as they were', async () => {
   const job = await start()
-  fails = true
-  await expect(store.dispatch(say(job.id, [{ kind: 'note', text: 'lost' }]))).rejects.toThrow('disk full')
-  expect(selectJobView(store.getState(), job.id)?.entries).toHaveLength(0)
+  await store.dispatch(keepDraft({ id: 'note', text: 'lost?' }))
+  fake.fail = new Error('disk full')
+  const takes = [{ id: 'note', text: 'lost?' }]
+  await expect(store.dispatch(say(job.id, [{ kind: 'note', text: 'lost?' }], takes))).rejects.toThrow('disk full')
+  expect(view(job.id)?.entries).toHaveLength(0)
+  expect(store.getState().drafts['note']).toBe('lost?')
+  expect(fake.rows.drafts.get('note')).toEqual({ id: 'note', text: 'lost?' })
+})
+
+test('what was typed goes in the same write; what is typed there meanwhile stays', async () => {
+  const job = await start()
+  await store.dispatch(keepDraft({ id: 'a', text: '29' }))
+  await store.dispatch(keepDraft({ id: 'b', text: '30' }))
+  const takes = [
+    { id: 'a', text: '29' },
+    { id: 'b', text: '3' },
+  ]
+  await store.dispatch(say(job.id, [{ kind: 'note', text: 'x' }], takes))
+  expect(fake.batches.at(-1)?.drop).toEqual({ drafts: ['a'] })
+  expect({ ...store.getState().drafts }).toEqual({ b: '30' })
 })
 
 test('jobs of one engine are numbered', async () => {
-  await start()
-  await start()
+  await Promise.all([start(), start()])
   expect(selectJobs(store.getState(), 'engine').map(({ number }) => number)).toEqual([2, 1])
 })
 
-test('a job goes on with a newer build sheet only by an entry', async () => {
+test('a job goes on with a newer build sheet only by an entry, and the two are one write', async () => {
   const job = await start()
   const next = await store.dispatch(changeSheet('engine', (sheet) => ({ ...sheet, notes: 'two' })))
-  expect(selectJobView(store.getState(), job.id)?.newestSheet.id).toBe(next.id)
-  await store.dispatch(say(job.id, [{ kind: 'sheet', toSheetId: next.id }]))
-  expect(selectJobView(store.getState(), job.id)?.sheet.notes).toBe('two')
+  expect(view(job.id)?.newestSheet.id).toBe(next.id)
+  expect(view(job.id)?.sheet.notes).toBe('')
+  await store.dispatch(changeSheetInJob(job.id, (sheet) => ({ ...sheet, notes: 'three' })))
+  expect(view(job.id)?.sheet.notes).toBe('three')
+  expect(Object.keys(fake.batches.at(-1)?.put ?? {})).toEqual(['sheets', 'entries'])
 })
 
 test('changes and entries written at the same moment wait for each other: none is lost', async () => {
@@ -133,7 +117,7 @@ test('changes and entries written at the same moment wait for each other: none i
   ])
   expect(selectSheets(store.getState(), 'engine')[0]).toMatchObject({ version: 2, notes: 'both', fuel: 'diesel' })
   await Promise.all(['a', 'b'].map((text) => store.dispatch(say(job.id, [{ kind: 'note', text }]))))
-  expect(selectJobView(store.getState(), job.id)?.entries.map(({ counter }) => counter)).toEqual([1, 2])
+  expect(view(job.id)?.entries.map(({ counter }) => counter)).toEqual([1, 2])
 })
 
 test('what is typed is on the screen at once, kept, and gone when it was taken', async () => {
@@ -141,54 +125,71 @@ test('what is typed is on the screen at once, kept, and gone when it was taken',
   expect(store.getState().drafts['count']).toBe('2')
   await typing
   await store.dispatch(keepDraft({ id: 'count', text: '29' }))
-  expect(store.getState().drafts['count']).toBe('29')
+  expect(fake.rows.drafts.get('count')).toEqual({ id: 'count', text: '29' })
   await store.dispatch(dropDrafts(['count', 'never']))
   expect(store.getState().drafts['count']).toBeUndefined()
-  // What is typed is nobody else's until it is said.
-  expect(published).toHaveLength(2)
+  expect(fake.rows.drafts.size).toBe(0)
 })
 
-test('a picture is stored first and then stands in the ledger, to be read back', async () => {
+test('letters that could not be kept are kept with the next', async () => {
+  fake.fail = new Error('disk full')
+  await expect(store.dispatch(keepDraft({ id: 'a', text: '1' }))).rejects.toThrow()
+  fake.fail = undefined
+  await store.dispatch(keepDraft({ id: 'b', text: '2' }))
+  expect([...fake.rows.drafts.keys()].sort()).toEqual(['a', 'b'])
+})
+
+test('letters typed while a write is on its way are stored in one', async () => {
+  const before = fake.batches.length
+  await Promise.all(['1', '12', '128'].map((text) => store.dispatch(keepDraft({ id: 'a', text }))))
+  expect(fake.rows.drafts.get('a')).toEqual({ id: 'a', text: '128' })
+  expect(fake.batches.slice(before).filter(({ put }) => put?.drafts)).toHaveLength(1)
+})
+
+test('a picture and its line in the ledger are one write, to be read back', async () => {
   const job = await start()
   const blob = new Blob([new Uint8Array([1, 2, 3])], { type: 'image/png' })
-  await store.dispatch(addPicture(job.id, blob, 'as found', 'asFound'))
-  const [entry] = selectJobView(store.getState(), job.id)?.entries ?? []
+  await store.dispatch(addPicture(job.id, blob, { caption: 'as found', stepId: 'asFound' }))
+  const [entry] = view(job.id)?.entries ?? []
   if (entry?.kind !== 'picture') throw new Error('no picture')
   expect(entry).toMatchObject({ caption: 'as found', bytes: 3, mediaType: 'image/png' })
+  expect(Object.keys(fake.batches.at(-1)?.put ?? {})).toEqual(['pictures', 'entries'])
   expect(await store.dispatch(readPicture(entry.pictureId))).toBe(blob)
   expect(await store.dispatch(readPicture('nowhere'))).toBeUndefined()
 })
 
-test('a picture that cannot be stored leaves no line in the ledger', async () => {
+test('a file with this device’s own work that was not here gives the device a new name', async () => {
   const job = await start()
-  fails = true
-  await expect(store.dispatch(addPicture(job.id, new Blob([]), '', 'x'))).rejects.toThrow('disk full')
-  expect(selectJobView(store.getState(), job.id)?.entries).toHaveLength(0)
+  await store.dispatch(say(job.id, [{ kind: 'note', text: 'a' }]))
+  const entries = (view(job.id)?.entries ?? []).map((entry) => ({ ...entry, id: 'lost', counter: 2 }))
+  await store.dispatch(addRecords({ engines: [], sheets: [], jobs: [], entries: [] }, []))
+  expect(deviceOf(store.getState())).toBe('d-test')
+  await store.dispatch(addRecords({ engines: [], sheets: [], jobs: [], entries }, []))
+  expect(deviceOf(store.getState())).not.toBe('d-test')
+  const [said] = await store.dispatch(say(job.id, [{ kind: 'note', text: 'b' }]))
+  expect(said).toMatchObject({ counter: 3, seen: { 'd-test': 2 } })
 })
 
-test('records from a file are there with everything they hold; a file that cannot be stored changes nothing', async () => {
-  const state = store.getState()
-  const sheets = selectSheets(state, 'engine').map((sheet) => ({ ...sheet, id: 'other-sheet', engineId: 'other' }))
-  const engines = [{ id: 'other', name: 'Other', description: '', at: '2026-11-24T08:00:00.000Z' }]
-  const records = { engines, sheets, jobs: [], entries: [] }
-  await store.dispatch(addRecords(records, []))
-  expect(selectSheets(store.getState(), 'other').map(({ id }) => id)).toEqual(['other-sheet'])
-  const broken = makeStore({ ...envNow, atomically: () => Promise.reject(new Error('half a file')) })
-  await expect(broken.dispatch(addRecords(records, []))).rejects.toThrow('half a file')
-  expect(selectSheets(broken.getState(), 'other')).toEqual([])
-})
-
-test('what a job or an engine wants and is not there is refused, not made up', async () => {
-  await expect(store.dispatch(say('nowhere', [{ kind: 'note', text: 'x' }]))).rejects.toThrow('no job nowhere')
-  await expect(store.dispatch(changeSheet('nowhere', (sheet) => sheet))).rejects.toThrow('has no build sheet')
+test('what a job or an engine wants and is not there is refused with its reason', async () => {
+  const refusal = async (work: Promise<unknown>) => failureOf(await work.catch((cause: unknown) => cause)).code
+  expect(await refusal(store.dispatch(say('nowhere', [{ kind: 'note', text: 'x' }])))).toBe('gone')
+  expect(await refusal(store.dispatch(changeSheet('nowhere', (sheet) => sheet)))).toBe('gone')
 })
 
 test('a change that the schema does not take is refused whole', async () => {
-  await expect(store.dispatch(changeSheet('engine', (sheet) => ({ ...sheet, cycleDeg: 540 as 720 })))).rejects.toThrow()
+  const bad = store.dispatch(changeSheet('engine', (sheet) => ({ ...sheet, cycleDeg: 540 as 720 })))
+  expect(failureOf(await bad.catch((cause: unknown) => cause)).code).toBe('refused')
   expect(selectSheets(store.getState(), 'engine')[0]?.cycleDeg).toBe(720)
   const job = await start()
   await expect(store.dispatch(say(job.id, [{ kind: 'turned', deg: 1e9, ended: 'onMark' }]))).rejects.toThrow()
-  expect(selectJobView(store.getState(), job.id)?.entries).toHaveLength(0)
+  expect(view(job.id)?.entries).toHaveLength(0)
+})
+
+test('ids that objects have of their own are found only where they are', () => {
+  const name = 'toString'
+  expect(view(name)).toBeUndefined()
+  store.dispatch(written({ put: { engines: [{ id: name, name: 'Odd', description: '', at }] } }))
+  expect(store.getState().engines.ids).toContain(name)
 })
 
 test('notes of the workshop itself are kept', async () => {

@@ -12,161 +12,179 @@ import {
 } from '@link-count/core/model'
 import { nextStamp, sheetIdNow } from '@link-count/core/ledger'
 import type { Guard } from '@link-count/core/guard'
-import { draftsSlice } from './drafts'
-import { enginesSlice } from './engines'
-import { entriesSlice, entrySelectors } from './entries'
-import type { DraftRow, PictureRow } from './env'
-import { inTurn } from './inTurn'
-import { jobsSlice, jobSelectors } from './jobs'
-import { metaSlice } from './meta'
-import { newestSheet, sheetsSlice, sheetSelectors } from './sheets'
-import type { AppThunk } from './state'
+import { engineSelectors } from './engines'
+import { entrySelectors } from './entries'
+import type { Batch, DraftRow, Env, MetaRow, PictureRow } from './env'
+import { WriteError } from './failure'
+import { jobSelectors } from './jobs'
+import { newestSheet, sheetSelectors } from './sheets'
+import type { AppThunk, RootState } from './state'
 import { guardWith } from './views'
 
-/* Every write is here and goes one way: parse, put in the database, then the same value into the state. A put that fails
- * leaves the state as it was. */
+/* Every write of records is here and goes one way: parse, commit, then the same value is in the state. A write that fails leaves the state as it was.
+ * `takes`: what was typed for it; its drafts go in the same batch, unless something else is typed there by then. */
 
-export const saveEngine =
-  (engine: Engine): AppThunk =>
-  async (dispatch, _getState, env) => {
-    const row = engineSchema.parse(engine)
-    await env.engines.put(row)
-    tell(dispatch, env.publish, enginesSlice.actions.put([row]))
+interface Made<T> {
+  readonly batch: Batch
+  readonly give: T
+}
+
+type Outside = Pick<Env, 'newId' | 'now'>
+
+/** Commits what is made of the state as it is when its turn comes. */
+const commit =
+  <T>(make: (state: RootState, env: Outside) => Made<T>): AppThunk<Promise<T>> =>
+  async (_dispatch, getState, env) => {
+    let made: Made<T> | undefined
+    await env.commit(() => (made = make(getState(), env)).batch)
+    return (made as Made<T>).give
   }
 
-export const openJob =
-  (job: Omit<Job, 'id' | 'at' | 'number'>): AppThunk<Promise<Job>> =>
-  (dispatch, getState, env) =>
-    inTurn(env, async () => {
-      const before = jobSelectors.selectAll(getState().jobs).filter(({ engineId }) => engineId === job.engineId)
-      const number = before.reduce((most, one) => Math.max(most, one.number), 0) + 1
-      const row = jobSchema.parse({ ...job, id: env.newId(), at: env.now(), number })
-      await env.jobs.put(row)
-      tell(dispatch, env.publish, jobsSlice.actions.put([row]))
-      return row
-    })
+/** The drafts among these that still say what was taken. */
+const taken = ({ drafts }: RootState, takes: readonly DraftRow[]): string[] =>
+  takes.filter(({ id, text }) => drafts[id] === text).map(({ id }) => id)
+
+/** A new engine with its first build sheet. */
+export const beginEngine = (engine: Engine, sheet: BuildSheet, takes: readonly DraftRow[] = []) =>
+  commit((state) => ({
+    batch: {
+      put: { engines: [engineSchema.parse(engine)], sheets: [buildSheetSchema.parse(sheet)] },
+      drop: { drafts: taken(state, takes) },
+    },
+    give: undefined,
+  }))
+
+export const openJob = (job: Omit<Job, 'id' | 'at' | 'number'>, takes: readonly DraftRow[] = []) =>
+  commit((state, { newId, now }) => {
+    if (!engineSelectors.selectById(state.engines, job.engineId)) throw new WriteError('gone', 'The engine is gone')
+    const before = jobSelectors.selectAll(state.jobs).filter(({ engineId }) => engineId === job.engineId)
+    const number = before.reduce((most, one) => Math.max(most, one.number), 0) + 1
+    const row = jobSchema.parse({ ...job, id: newId(), at: now(), number })
+    return { batch: { put: { jobs: [row] }, drop: { drafts: taken(state, takes) } }, give: row }
+  })
+
+/** The lines that are to be said in a job's ledger, in order, as they are then stored. */
+function linesOf(state: RootState, { newId, now }: Outside, jobId: string, drafts: readonly EntryDraft[]): Entry[] {
+  const job = jobSelectors.selectById(state.jobs, jobId)
+  if (!job) throw new WriteError('gone', `There is no job ${jobId}`)
+  const jobIds = new Set(
+    jobSelectors
+      .selectAll(state.jobs)
+      .filter(({ engineId }) => engineId === job.engineId)
+      .map(({ id }) => id),
+  )
+  const onEngine = entrySelectors.selectAll(state.entries).filter((entry) => jobIds.has(entry.jobId))
+  const device = deviceOf(state)
+  const { counter, seen } = nextStamp(onEngine, device)
+  return drafts.map((draft, i) =>
+    entrySchema.parse({
+      conditions: [],
+      typed: [],
+      ...draft,
+      id: newId(),
+      jobId,
+      sheetId: sheetIdNow(job, onEngine),
+      device,
+      counter: counter + i,
+      seen,
+      at: now(),
+      seenFrom: state.screen.side,
+    }),
+  )
+}
 
 /** Says things in a job's ledger, in order, as one write. */
-export const say =
-  (jobId: string, drafts: readonly EntryDraft[]): AppThunk<Promise<readonly Entry[]>> =>
-  (dispatch, getState, env) =>
-    inTurn(env, async () => {
-      const state = getState()
-      const job = jobSelectors.selectById(state.jobs, jobId)
-      if (!job) throw new Error(`Broken invariant: no job ${jobId}`)
-      const jobIds = new Set(
-        jobSelectors
-          .selectAll(state.jobs)
-          .filter(({ engineId }) => engineId === job.engineId)
-          .map(({ id }) => id),
-      )
-      const onEngine = entrySelectors.selectAll(state.entries).filter((entry) => jobIds.has(entry.jobId))
-      const sheetId = sheetIdNow(job, onEngine)
-      const { counter, seen } = nextStamp(onEngine, env.device)
-      const rows = drafts.map((draft, i) =>
-        entrySchema.parse({
-          conditions: [],
-          typed: [],
-          ...draft,
-          id: env.newId(),
-          jobId,
-          sheetId,
-          device: env.device,
-          counter: counter + i,
-          seen,
-          at: env.now(),
-          seenFrom: state.screen.side,
-        }),
-      )
-      await env.entries.bulkPut(rows)
-      tell(dispatch, env.publish, entriesSlice.actions.put(rows))
-      return rows
-    })
+export const say = (jobId: string, drafts: readonly EntryDraft[], takes: readonly DraftRow[] = []) =>
+  commit((state, env): Made<readonly Entry[]> => {
+    const rows = linesOf(state, env, jobId, drafts)
+    return { batch: { put: { entries: rows }, drop: { drafts: taken(state, takes) } }, give: rows }
+  })
+
+/** Keeps a picture and says so in the ledger, as one write. */
+export const addPicture = (
+  jobId: string,
+  blob: Blob,
+  said: { readonly caption: string; readonly stepId: string },
+  takes: readonly DraftRow[] = [],
+) =>
+  commit((state, env) => {
+    const id = env.newId()
+    const mediaType = blob.type as 'image/jpeg'
+    const picture: PictureRow = { id, jobId, blob }
+    const entries = linesOf(state, env, jobId, [
+      { kind: 'picture', pictureId: id, mediaType, bytes: blob.size, ...said },
+    ])
+    return { batch: { put: { pictures: [picture], entries }, drop: { drafts: taken(state, takes) } }, give: undefined }
+  })
 
 /** The guard as it would be with one more line of a job's ledger; nothing is written. */
 export const guardIfSaid =
   (jobId: string, draft: EntryDraft): AppThunk<Guard | undefined> =>
-  (_dispatch, getState, env) =>
-    guardWith(getState(), jobId, draft, env.device)
+  (_dispatch, getState) =>
+    guardWith(getState(), jobId, draft, deviceOf(getState()))
 
-/** Changes the newest build sheet. A version that an entry or a job cites is never touched: the change makes the next one. */
-export const changeSheet =
-  (engineId: string, change: (sheet: BuildSheet) => BuildSheet): AppThunk<Promise<BuildSheet>> =>
-  (dispatch, getState, env) =>
-    inTurn(env, async () => {
-      const state = getState()
-      const newest = newestSheet(sheetSelectors.selectAll(state.sheets).filter((sheet) => sheet.engineId === engineId))
-      if (!newest) throw new Error(`Broken invariant: engine ${engineId} has no build sheet`)
-      const cited =
-        jobSelectors.selectAll(state.jobs).some(({ sheetId }) => sheetId === newest.id) ||
-        entrySelectors.selectAll(state.entries).some(({ sheetId }) => sheetId === newest.id)
-      const changed = change(newest)
-      const row = buildSheetSchema.parse(
-        cited
-          ? { ...changed, id: env.newId(), version: newest.version + 1, at: env.now() }
-          : { ...changed, id: newest.id },
-      )
-      await env.sheets.put(row)
-      tell(dispatch, env.publish, sheetsSlice.actions.put([row]))
-      return row
-    })
+/** Changes the newest build sheet as it is when the write has its turn, so that another field changed meanwhile stays. A version that an entry or a job
+ *  cites is never touched: the change makes the next one. */
+export const changeSheet = (
+  engineId: string,
+  change: (sheet: BuildSheet) => BuildSheet,
+  takes: readonly DraftRow[] = [],
+) =>
+  commit((state, env): Made<BuildSheet> => {
+    const row = changedSheet(state, env, engineId, change)
+    return { batch: { put: { sheets: [row] }, drop: { drafts: taken(state, takes) } }, give: row }
+  })
 
-export const addSheet =
-  (sheet: BuildSheet): AppThunk =>
-  async (dispatch, _getState, env) => {
-    const row = buildSheetSchema.parse(sheet)
-    await env.sheets.put(row)
-    tell(dispatch, env.publish, sheetsSlice.actions.put([row]))
-  }
-
-/** Adds imported records, all or nothing. */
-export const addRecords =
-  (records: Records, pictures: readonly PictureRow[]): AppThunk =>
-  async (dispatch, _getState, env) => {
-    await env.atomically(records, pictures)
-    tell(dispatch, env.publish, enginesSlice.actions.put(records.engines))
-    tell(dispatch, env.publish, sheetsSlice.actions.put(records.sheets))
-    tell(dispatch, env.publish, jobsSlice.actions.put(records.jobs))
-    tell(dispatch, env.publish, entriesSlice.actions.put(records.entries))
-  }
-
-export const keepDraft =
-  (row: DraftRow): AppThunk =>
-  async (dispatch, _getState, env) => {
-    // The state first: a letter must be on the screen at once, and it is no record yet.
-    dispatch(draftsSlice.actions.typed(row))
-    await env.drafts.put(row)
-  }
-
-export const dropDrafts =
-  (ids: readonly string[]): AppThunk =>
-  async (dispatch, _getState, env) => {
-    dispatch(draftsSlice.actions.dropped(ids))
-    await Promise.all(ids.map((id) => env.drafts.delete(id)))
-  }
-
-export const addPicture =
-  (jobId: string, blob: Blob, caption: string, stepId: string): AppThunk =>
-  async (dispatch, _getState, env) => {
-    const id = env.newId()
-    await env.pictures.put({ id, jobId, blob })
-    const mediaType = blob.type as 'image/jpeg'
-    await dispatch(say(jobId, [{ kind: 'picture', pictureId: id, mediaType, bytes: blob.size, caption, stepId }]))
-  }
-
-export const notePut =
-  (rows: readonly { id: string; value: string }[]): AppThunk =>
-  async (dispatch, _getState, env) => {
-    await env.meta.bulkPut(rows)
-    dispatch(metaSlice.actions.put(rows))
-  }
-
-function tell<A extends { type: string }>(dispatch: (action: A) => unknown, publish: (action: A) => void, action: A) {
-  dispatch(action)
-  publish(action)
+function changedSheet(
+  state: RootState,
+  { newId, now }: Outside,
+  engineId: string,
+  change: (sheet: BuildSheet) => BuildSheet,
+): BuildSheet {
+  const newest = newestSheet(sheetSelectors.selectAll(state.sheets).filter((sheet) => sheet.engineId === engineId))
+  if (!newest) throw new WriteError('gone', `Engine ${engineId} has no build sheet`)
+  const cited =
+    jobSelectors.selectAll(state.jobs).some(({ sheetId }) => sheetId === newest.id) ||
+    entrySelectors.selectAll(state.entries).some(({ sheetId }) => sheetId === newest.id)
+  const changed = change(newest)
+  return buildSheetSchema.parse(
+    cited ? { ...changed, id: newId(), version: newest.version + 1, at: now() } : { ...changed, id: newest.id },
+  )
 }
+
+/** Changes the newest build sheet and takes it up in a job, as one write. */
+export const changeSheetInJob = (
+  jobId: string,
+  change: (sheet: BuildSheet) => BuildSheet,
+  takes: readonly DraftRow[] = [],
+) =>
+  commit((state, env): Made<BuildSheet> => {
+    const engineId = jobSelectors.selectById(state.jobs, jobId)?.engineId ?? ''
+    const row = changedSheet(state, env, engineId, change)
+    const entries = linesOf(state, env, jobId, [{ kind: 'sheet', toSheetId: row.id }])
+    return { batch: { put: { sheets: [row], entries }, drop: { drafts: taken(state, takes) } }, give: row }
+  })
+
+/** Adds imported records, all or nothing. Where the file holds work of this very device that was not here, the device goes on under a new name: what it
+ *  wrote after the file was saved may be elsewhere, under the same counters. */
+export const addRecords = (records: Records, pictures: readonly PictureRow[]) =>
+  commit((state, { newId }) => {
+    const restored = records.entries.some(({ device }) => device === deviceOf(state))
+    return {
+      batch: {
+        put: { ...records, pictures, ...(restored ? { meta: [{ id: 'device', value: newDevice(newId) }] } : {}) },
+      },
+      give: undefined,
+    }
+  })
+
+export const notePut = (rows: readonly MetaRow[]) => commit(() => ({ batch: { put: { meta: rows } }, give: undefined }))
 
 export const readPicture =
   (pictureId: string): AppThunk<Promise<Blob | undefined>> =>
-  async (_dispatch, _getState, env) =>
-    (await env.pictures.get(pictureId))?.blob
+  (_dispatch, _getState, env) =>
+    env.readPicture(pictureId)
+
+/** What this browser is called in entries; given when a workshop is opened for the first time. */
+export const deviceOf = ({ meta }: RootState): string => meta['device'] ?? 'd-unnamed'
+export const newDevice = (newId: () => string) => `d-${newId().slice(0, 10)}`

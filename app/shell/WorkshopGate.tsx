@@ -1,12 +1,15 @@
-import { useCallback, useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import { Provider } from 'react-redux'
 import { Navigate, Outlet, useParams } from 'react-router'
 import { openWorkshop, type OpenWorkshop, type WorkshopKind } from '../db'
 import { makeStore, type AppStore } from '../store'
 import { showNotice } from '../ui/notice'
+import { attempt } from '../ui/attempt'
 import { WorkshopProvider, type WorkshopInfo } from '../ui/WorkshopContext'
 import { rememberWorkshop } from './lastWorkshop'
+import { StorageClosed } from './StorageClosed'
 import { usePersistence } from './usePersistence'
+import { SLOW_AFTER_MS, slowWords, whyNotOpen, type WhyNotOpen } from './whyNotOpen'
 
 /** Opens the workshop named in the address: its database, its store, and the ear for what other tabs write. */
 export function WorkshopGate() {
@@ -19,65 +22,90 @@ type Opened = { readonly store: AppStore; readonly workshop: OpenWorkshop }
 
 function OpenGate({ kind }: { kind: WorkshopKind }) {
   const [opened, setOpened] = useState<Opened>()
-  const [failed, setFailed] = useState<string>()
-  const [round, setRound] = useState(0)
-  const persisted = usePersistence(kind)
+  const [failed, setFailed] = useState<WhyNotOpen>()
+  const [closed, setClosed] = useState<string>()
   useEffect(() => {
     let gone = false
     let close: (() => void) | undefined
     rememberWorkshop(kind)
-    openWorkshop(kind)
+    const slow = setTimeout(() => setFailed(slowWords), SLOW_AFTER_MS)
+    openWorkshop(kind, (why) => !gone && setClosed(why))
       .then((workshop) => {
         const store = makeStore(workshop.env)
-        for (const action of workshop.actions) store.dispatch(action)
-        close = workshop.listen(store.dispatch)
+        store.dispatch(workshop.start)
+        workshop.attach(store)
+        close = workshop.close
+        setFailed(undefined)
         if (gone) close()
         else setOpened({ store, workshop })
       })
-      .catch((cause: unknown) => setFailed(cause instanceof Error ? cause.message : String(cause)))
+      .catch((cause: unknown) => setFailed(whyNotOpen(cause)))
+      .finally(() => clearTimeout(slow))
     return () => {
       gone = true
       close?.()
     }
-  }, [kind, round])
-  const openAgain = useCallback(() => {
-    setOpened(undefined)
-    setRound((before) => before + 1)
-  }, [])
+  }, [kind])
+  if (failed) {
+    return (
+      <main className="page-message" role="alert">
+        <h1>The workshop cannot be opened</h1>
+        <p>
+          {failed.why} {failed.todo}
+        </p>
+        {failed.detail && <p className="reading">{failed.detail}</p>}
+        <button type="button" className="button-link" onClick={() => window.location.reload()}>
+          Load it again
+        </button>
+      </main>
+    )
+  }
+  if (!opened) return <p className="page-message">Opening the workshop.</p>
+  return <OpenPages kind={kind} opened={opened} closed={closed} />
+}
+
+function OpenPages({
+  kind,
+  opened: { store, workshop },
+  closed,
+}: {
+  kind: WorkshopKind
+  opened: Opened
+  closed: string | undefined
+}) {
+  const persisted = usePersistence(kind)
+  const copy = useSyncExternalStore(workshop.onCopyStatus, workshop.copyStatus)
+  useEffect(() => {
+    const look = () => {
+      if (document.visibilityState === 'visible') void workshop.catchUp().catch(() => undefined)
+    }
+    document.addEventListener('visibilitychange', look)
+    return () => document.removeEventListener('visibilitychange', look)
+  }, [workshop])
   const info = useMemo(
     (): WorkshopInfo => ({
       kind,
       now: () => new Date().toISOString(),
       persisted,
+      copy,
       resetDemo: async () => {
-        const undo = await opened?.workshop.reset()
-        openAgain()
+        const undo = await attempt('Put the demo back', workshop.reset)
         if (!undo) return
         void showNotice({
           words: 'The demo is as it was made.',
           undo: async () => {
-            await undo()
-            openAgain()
+            await attempt('Put your demo back', undo)
             void showNotice({ words: 'The demo is as you had it.' })
           },
         })
       },
     }),
-    [kind, persisted, opened, openAgain],
+    [kind, persisted, copy, workshop],
   )
-  if (failed) {
-    return (
-      <main className="page-message" role="alert">
-        <h1>The workshop cannot be opened</h1>
-        <p>The browser refused its storage. A private window or a full disk does this. Nothing was changed.</p>
-        <p className="reading">{failed}</p>
-      </main>
-    )
-  }
-  if (!opened) return <p className="page-message">Opening the workshop.</p>
   return (
-    <Provider store={opened.store}>
+    <Provider store={store}>
       <WorkshopProvider value={info}>
+        {closed !== undefined && <StorageClosed why={closed} />}
         <Outlet />
       </WorkshopProvider>
     </Provider>

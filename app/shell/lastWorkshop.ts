@@ -1,5 +1,18 @@
 const KEY = 'link-count-open'
 
-/** The workshop that was open last; the demo the first time. */
-export const lastWorkshop = (): 'demo' | 'own' => (localStorage.getItem(KEY) === 'own' ? 'own' : 'demo')
-export const rememberWorkshop = (kind: 'demo' | 'own') => localStorage.setItem(KEY, kind)
+/** The workshop that was open last; the demo the first time, and where the browser keeps no such notes. */
+export function lastWorkshop(): 'demo' | 'own' {
+  try {
+    return localStorage.getItem(KEY) === 'own' ? 'own' : 'demo'
+  } catch {
+    return 'demo'
+  }
+}
+
+export function rememberWorkshop(kind: 'demo' | 'own'): void {
+  try {
+    localStorage.setItem(KEY, kind)
+  } catch {
+    // The address alone says it then.
+  }
+}

@@ -1,4 +1,5 @@
 import { createContext, useContext } from 'react'
+import type { CopyStatus } from '../db'
 
 /** Which workshop is open, said on every page, and what only the outside can do for it. */
 export interface WorkshopInfo {
@@ -8,6 +9,8 @@ export interface WorkshopInfo {
   readonly resetDemo: () => Promise<void>
   /** Whether the browser promised not to clear it away; undefined while it has not answered. */
   readonly persisted: boolean | undefined
+  /** Whether what is written is kept twice, and why not. */
+  readonly copy: CopyStatus
 }
 
 const WorkshopContext = createContext<WorkshopInfo | undefined>(undefined)

@@ -1,5 +1,8 @@
 import { Button } from '@mantine/core'
 
+/** Where notices are shown; loaded when the first is. */
+export const notices = () => import('@mantine/notifications').then(({ notifications }) => notifications)
+
 /** A short notice: of something that was taken away, with the way to have it back, or that it is back. */
 export async function showNotice({
   words,
@@ -8,8 +11,8 @@ export async function showNotice({
   readonly words: string
   readonly undo?: () => Promise<void> | void
 }): Promise<void> {
-  const { notifications } = await import('@mantine/notifications')
-  const id = notifications.show({
+  const all = await notices()
+  const id = all.show({
     autoClose: 10_000,
     withBorder: true,
     closeButtonProps: { 'aria-label': 'Close the notice' },
@@ -20,7 +23,7 @@ export async function showNotice({
           <Button
             variant="default"
             onClick={() => {
-              notifications.hide(id)
+              all.hide(id)
               void undo()
             }}
           >

@@ -1,15 +1,29 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import type { DraftRow } from '../env'
+import { loaded, written } from '../written'
 
-/** What is typed in a field and not yet accepted, kept per field. */
+type Drafts = Readonly<Record<string, string>>
+const draftsOf = (pairs: Iterable<readonly [string, string]>): Drafts =>
+  Object.assign(Object.create(null) as object, Object.fromEntries(pairs)) as Drafts
+
+/** What is typed in a field and not yet accepted, kept per field. What is typed is on the screen before it is stored. */
 export const draftsSlice = createSlice({
   name: 'drafts',
-  initialState: {} as Readonly<Record<string, string>>,
+  initialState: draftsOf([]),
   reducers: {
-    loaded: (_state, action: PayloadAction<readonly DraftRow[]>) =>
-      Object.fromEntries(action.payload.map(({ id, text }) => [id, text])),
-    typed: (state, action: PayloadAction<DraftRow>) => ({ ...state, [action.payload.id]: action.payload.text }),
-    dropped: (state, action: PayloadAction<readonly string[]>) =>
-      Object.fromEntries(Object.entries(state).filter(([id]) => !action.payload.includes(id))),
+    typed: (state, { payload: { id, text } }: PayloadAction<DraftRow>) =>
+      draftsOf([...Object.entries(state), [id, text]]),
+    dropped: (state, { payload }: PayloadAction<readonly string[]>) =>
+      draftsOf(Object.entries(state).filter(([id]) => !payload.includes(id))),
   },
+  extraReducers: (builder) =>
+    builder
+      .addCase(written, (state, { payload: { drop } }) => {
+        const gone = drop?.drafts
+        return gone ? draftsOf(Object.entries(state).filter(([id]) => !gone.includes(id))) : state
+      })
+      // What this tab has on the screen is newer than what it stored of it.
+      .addCase(loaded, (state, { payload }) =>
+        draftsOf([...(payload.drafts ?? []).map(({ id, text }) => [id, text] as const), ...Object.entries(state)]),
+      ),
 })

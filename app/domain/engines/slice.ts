@@ -1,4 +1,3 @@
-import type { Engine } from '@link-count/core/model'
 import { recordSlice } from '../recordSlice'
 
-export const { slice: enginesSlice, selectors: engineSelectors } = recordSlice<Engine>('engines')
+export const { slice: enginesSlice, selectors: engineSelectors } = recordSlice('engines')

@@ -12,6 +12,9 @@ import { PageHeader } from '../../ui/PageHeader'
 import { saveToFile } from '../../ui/saveToFile'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { formatDate, stepTitle } from '../../ui/wording'
+import { takenOf, type Taken } from '../../ui/fields'
+import { useAttempt } from '../../ui/useAttempt'
+import type { SheetChange } from './sheetChanges'
 import { SheetEditorProvider } from './SheetEditor'
 import {
   AdjustersSection,
@@ -40,6 +43,7 @@ export default function EnginePage() {
 function EngineSheet({ engine }: { engine: Engine }) {
   const dispatch = useAppDispatch()
   const { now } = useWorkshop()
+  const attempt = useAttempt()
   const versions = useAppSelector((state) => selectSheets(state, engine.id))
   const sheet = newestSheet(versions)
   const [starting, setStarting] = useState(false)
@@ -48,7 +52,11 @@ function EngineSheet({ engine }: { engine: Engine }) {
   const editor = {
     engineId: engine.id,
     sheet,
-    apply: (change: Parameters<typeof changeSheet>[1]) => void dispatch(changeSheet(engine.id, change)),
+    apply: async (change: SheetChange, typed: readonly Taken[] = []) => {
+      const row = await attempt('The build sheet', () => dispatch(changeSheet(engine.id, change, takenOf(typed))))
+      if (row) for (const field of typed) field.settled()
+      return row
+    },
   }
   return (
     <SheetEditorProvider value={editor}>

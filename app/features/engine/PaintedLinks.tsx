@@ -38,8 +38,11 @@ export function PaintedLinks({
   const leave = () => {
     if (bad !== undefined || draft.text === written) return
     const painted = read.flatMap((one) => one ?? []).slice(0, 40)
-    apply(patchLoop(loop.id, (one) => withValue(one, 'painted', painted.length > 0 ? painted : undefined)))
-    draft.drop()
+    const value = painted.length > 0 ? painted : undefined
+    void apply(
+      patchLoop(loop.id, (one) => withValue(one, 'painted', value)),
+      [draft],
+    )
   }
   const places = pitches ? paintedPlaces(loop, pitches, linkMap(sections)) : []
   return (

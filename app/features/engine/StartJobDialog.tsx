@@ -8,7 +8,8 @@ import { openJob } from '../../domain/writes'
 import { useAppDispatch, useAppSelector } from '../../store'
 import { GuardShape } from '../../ui/GuardShape'
 import { reasonWords } from '../../ui/wording'
-import { useDraft } from '../../ui/fields'
+import { takenOf, useDraft } from '../../ui/fields'
+import { useAttempt } from '../../ui/useAttempt'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { Dialog } from '../../ui/Dialog'
 
@@ -23,6 +24,7 @@ export function StartJobDialog({
 }) {
   const dispatch = useAppDispatch()
   const navigate = useNavigate()
+  const attempt = useAttempt()
   const { kind } = useWorkshop()
   const reason = useDraft(`start-job:${engine.id}:reason`)
   const inherited = useAppSelector((state) => selectInherited(state, engine.id))
@@ -36,18 +38,15 @@ export function StartJobDialog({
   const badMeter = written && (!run.ok || run.value < 0 || run.value > 10_000_000)
   const start = async () => {
     if (badMeter) return
-    const job = await dispatch(
-      openJob({
-        engineId: engine.id,
-        sheetId: sheet.id,
-        arrival,
-        reason: reason.text.trim(),
-        ...(written && run.ok ? { meter: { value: run.value, unit } } : {}),
-      }),
-    )
-    reason.drop()
-    meter.drop()
-    await navigate(`/${kind}/job/${job.id}`)
+    const draft = {
+      engineId: engine.id,
+      sheetId: sheet.id,
+      arrival,
+      reason: reason.text.trim(),
+      ...(written && run.ok ? { meter: { value: run.value, unit } } : {}),
+    }
+    const job = await attempt('The job', () => dispatch(openJob(draft, takenOf([reason, meter]))))
+    if (job) await navigate(`/${kind}/job/${job.id}`)
   }
   return (
     <Dialog title="Start a job" size="md" onClose={onClose}>

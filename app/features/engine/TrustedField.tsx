@@ -2,7 +2,7 @@ import { NativeSelect, TextInput } from '@mantine/core'
 import type { Trust, Trusted } from '@link-count/core/model'
 import type { Result } from '@link-count/core/result'
 import { parseDegrees, parseDirection, parseLength, type AngleError } from '@link-count/core/units'
-import { LengthInput, parseWhole, useDraft, useField, wholeWords } from '../../ui/fields'
+import { LengthInput, parseWhole, useDraft, useField, wholeWords, type Taken } from '../../ui/fields'
 import { numberWords } from '../../ui/wording'
 import { useSheetEditor } from './SheetEditor'
 import type { SheetChange } from './sheetChanges'
@@ -27,11 +27,11 @@ function useTrusted({ id, value, change }: FieldProps) {
   const key = `sheet:${engineId}:${id}`
   const trust = useDraft(`${key}:trust`)
   const trustNow = (trust.text || value?.trust || 'measured') as Trust
-  const accept = (typed: string, number: number) =>
-    apply(change({ value: number, typed: typed.trim(), trust: trustNow }))
-  const clear = () => value && apply(change(undefined))
+  const accept = (field: Taken, typed: string, number: number) =>
+    void apply(change({ value: number, typed: typed.trim(), trust: trustNow }), [field, trust])
+  const clear = (field: Taken) => void apply(change(undefined), [field, trust])
   const setTrust = (next: Trust) => {
-    if (value) apply(change({ ...value, trust: next }))
+    if (value) void apply(change({ ...value, trust: next }))
     else trust.setText(next)
   }
   return { key, trustNow, setTrust, accept, clear }
@@ -64,13 +64,10 @@ export function MmField(props: FieldProps & { readonly check?: (valueMm: number)
   const bad = field.value && props.check?.(field.value.value)
   const leave = () => {
     field.leave()
-    if (field.text.trim() === '') {
-      clear()
-      return field.drop()
-    }
+    if (field.text.trim() === '') return props.value ? clear(field) : field.drop()
     if (!field.value || bad) return
-    if (field.value.typed !== props.value?.typed) accept(field.value.typed, field.value.value)
-    field.drop()
+    if (field.value.typed !== props.value?.typed) accept(field, field.value.typed, field.value.value)
+    else field.drop()
   }
   return (
     <div className="trusted-field" onBlur={leave}>
@@ -100,13 +97,10 @@ function NumberField({
   const field = useField(key, parse, props.value?.typed ?? '')
   const leave = () => {
     field.leave()
-    if (field.text.trim() === '') {
-      clear()
-      return field.drop()
-    }
+    if (field.text.trim() === '') return props.value ? clear(field) : field.drop()
     if (field.value === undefined) return
-    if (field.text.trim() !== props.value?.typed) accept(field.text, field.value)
-    field.drop()
+    if (field.text.trim() !== props.value?.typed) accept(field, field.text, field.value)
+    else field.drop()
   }
   return (
     <div className="trusted-field">

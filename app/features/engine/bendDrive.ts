@@ -1,3 +1,4 @@
+import { nanoid } from 'nanoid'
 import type { BuildSheet, Coupling, Loop, Mark, Member, Shaft } from '@link-count/core/model'
 import type { SheetChange } from './sheetChanges'
 
@@ -7,7 +8,7 @@ const nextName = (names: readonly string[], base: string) => {
   return names.includes(base) ? `${base} ${n}` : base
 }
 
-const freshId = () => crypto.randomUUID().slice(0, 8)
+const freshId = () => nanoid(8)
 
 /** A wheel for a loop of this kind on a shaft, with a mark for the reference pose. */
 function wheelFor(sheet: BuildSheet, kind: Loop['kind'], shaft: Shaft) {

@@ -2,6 +2,7 @@ import { Checkbox } from '@mantine/core'
 import { notePut } from '../../domain/writes'
 import { useAppDispatch, useAppSelector } from '../../store'
 import { Dialog } from '../../ui/Dialog'
+import { useAttempt } from '../../ui/useAttempt'
 
 const keys: readonly [string, string][] = [
   ['Space', 'counts a pin'],
@@ -23,6 +24,7 @@ export const useLetterKeys = () => useAppSelector((state) => state.meta[LETTERS]
 
 export function HelpDialog({ onClose }: { readonly onClose: () => void }) {
   const dispatch = useAppDispatch()
+  const attempt = useAttempt()
   const letters = useLetterKeys()
   return (
     <Dialog title="Keys" size="lg" onClose={onClose}>
@@ -40,9 +42,10 @@ export function HelpDialog({ onClose }: { readonly onClose: () => void }) {
         label="Single letters do this"
         description="Off, only space, backspace, the arrows and Home act; everything else is pressed."
         checked={letters}
-        onChange={(event) =>
-          void dispatch(notePut([{ id: LETTERS, value: event.currentTarget.checked ? 'on' : 'off' }]))
-        }
+        onChange={(event) => {
+          const value = event.currentTarget.checked ? 'on' : 'off'
+          void attempt('This setting', () => dispatch(notePut([{ id: LETTERS, value }])))
+        }}
       />
       <p className="soft">
         Dragging or keys move the drawing. The engine moves in the ledger only when you say “I have turned it”.

@@ -1,15 +1,25 @@
 import { createContext, useContext } from 'react'
-import type { Entry, EntryDraft } from '@link-count/core/model'
+import type { BuildSheet, Entry, EntryDraft } from '@link-count/core/model'
 import type { Side } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 import type { DrawnCrank } from '../../store'
+import type { Taken } from '../../ui/fields'
 
 /** What every part of the bench shares: the job as it stands, how to say something in its ledger, and the crank as drawn. */
 export interface Bench {
   readonly view: JobView
   readonly side: Side
   readonly drawn: DrawnCrank
-  readonly say: (...drafts: EntryDraft[]) => Promise<readonly Entry[]>
+  /** Says things in the ledger, in order, as one write; what was typed for it in these fields goes with it. Undefined: it was not written, and that was told. */
+  readonly say: (
+    said: EntryDraft | readonly EntryDraft[],
+    typed?: readonly Taken[],
+  ) => Promise<readonly Entry[] | undefined>
+  /** Changes the newest build sheet, and the job goes on with it. */
+  readonly changeSheet: (
+    change: (sheet: BuildSheet) => BuildSheet,
+    typed?: readonly Taken[],
+  ) => Promise<BuildSheet | undefined>
   /** Strikes a line, or takes a strike back: asks first where that changes what may be turned, and can be undone from its notice. */
   readonly strike: (entry: Entry, reason: string, how?: 'ask' | 'asked') => void
   readonly showStep: (stepId: string | undefined) => void

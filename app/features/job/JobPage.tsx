@@ -3,11 +3,10 @@ import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } fro
 import { useParams } from 'react-router'
 import { markSeat } from '@link-count/core/drive'
 import { lastLive } from '@link-count/core/ledger'
-import type { BuildSheet, CountRule, EntryDraft } from '@link-count/core/model'
+import type { BuildSheet, CountRule } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { screenSlice, type BenchView } from '../../domain/screen'
 import { selectJobView, type JobView } from '../../domain/views'
-import { say as sayInJob } from '../../domain/writes'
 import { makeDrawnCrank, useAppDispatch, useAppSelector } from '../../store'
 import { ChainProgress, pinState } from '../../ui/ChainProgress'
 import { FaceStill } from '../../ui/face'
@@ -32,6 +31,7 @@ import { StepPanel } from './steps/StepPanel'
 import { targetOfStep } from './turnPlan'
 import { TurnedDialog } from './TurnedDialog'
 import { TurnTo } from './TurnTo'
+import { useSaying } from './useSaying'
 import { useBenchKeys } from './useBenchKeys'
 import './job.css'
 import './sheet.css'
@@ -60,7 +60,7 @@ function JobBench({ view }: { view: JobView }) {
   const [chosenId, setChosenId] = useState<string>()
   const [dialog, setDialog] = useState<'ledger' | 'help'>()
   const drawn = useMemo(() => makeDrawnCrank(), [])
-  const say = useCallback((...drafts: EntryDraft[]) => dispatch(sayInJob(job.id, drafts)), [dispatch, job.id])
+  const { say, changeSheet } = useSaying(job.id)
   const shown = steps.find(({ step }) => step.id === chosenId) ?? steps.find(({ step }) => step === inHand)
   const home = useCallback(
     () => drawn.set(state.crank.deg ?? sheet.referencePose.crankDeg.value),
@@ -76,7 +76,7 @@ function JobBench({ view }: { view: JobView }) {
 
   const { strike, asking } = useStrike(view)
   const letters = useLetterKeys()
-  const bench: Bench = { view, side: screen.side, drawn, say, strike, showStep: setChosenId }
+  const bench: Bench = { view, side: screen.side, drawn, say, changeSheet, strike, showStep: setChosenId }
   const counted = useCountedOnFace(view, shown?.step)
   const { setBenchMode, flip, otherView } = useScreenActions(sheet)
   useBenchKeys(drawn, sheet.cycleDeg, {

@@ -5,7 +5,8 @@ import type { Entry } from '@link-count/core/model'
 import { selectOverlaps } from '../../domain/views'
 import { addPicture } from '../../domain/writes'
 import { useAppDispatch, useAppSelector } from '../../store'
-import { useDraft } from '../../ui/fields'
+import { takenOf, useDraft } from '../../ui/fields'
+import { useAttempt } from '../../ui/useAttempt'
 import { formatDateTime } from '../../ui/wording'
 import { entryWords } from './entryWords'
 import { useBench } from './JobContext'
@@ -17,6 +18,7 @@ export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
   const { view, say, strike } = useBench()
   const { state, entries, inHand, job } = view
   const dispatch = useAppDispatch()
+  const attempt = useAttempt()
   const overlaps = useAppSelector((root) => selectOverlaps(root, job.id))
   const note = useDraft(`${job.id}:note`)
   const file = useRef<HTMLInputElement>(null)
@@ -28,8 +30,8 @@ export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
       return setRefused('Pictures are kept as JPEG, PNG or WebP.')
     if (picked.size > 30_000_000) return setRefused('That picture is over 30 MB; take a smaller one.')
     setRefused('')
-    await dispatch(addPicture(job.id, picked, note.text.trim(), inHand?.id ?? 'card'))
-    note.drop()
+    const said = { caption: note.text.trim(), stepId: inHand?.id ?? 'card' }
+    await attempt('The picture', () => dispatch(addPicture(job.id, picked, said, takenOf([note]))))
   }
   return (
     <Dialog title="Ledger" size="xl" onClose={onClose}>
@@ -46,10 +48,7 @@ export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
           <Button
             variant="default"
             disabled={note.text.trim() === ''}
-            onClick={() => {
-              void say({ kind: 'note', text: note.text.trim() })
-              note.drop()
-            }}
+            onClick={() => void say({ kind: 'note', text: note.text.trim() }, [note])}
           >
             Write the note
           </Button>

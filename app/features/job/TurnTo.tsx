@@ -83,7 +83,7 @@ function Contradicts({
   const awayDeg = deg === undefined ? undefined : Math.abs(wrapToSigned(target.deg - deg, sheet.cycleDeg))
   const asSeen = async () => {
     onClose()
-    const [said] = await say(draft)
+    const [said] = (await say(draft)) ?? []
     if (said) await say({ kind: 'settled', part: { about: 'crank', id: said.id, is: 'asSeen' }, role: '' })
   }
   return (

@@ -1,5 +1,6 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
+import type { EntryDraft } from '@link-count/core/model'
 import { fixed, wrapToCycle, wrapToSigned } from '@link-count/core/units'
 import { DegreesInput, useDegreesField, useWheelField, WheelInput } from '../../ui/fields'
 import { handWords, missedTurnWords, reasonWords, sideName } from '../../ui/wording'
@@ -31,13 +32,13 @@ export function TurnedDialog({
   const [ended, setEnded] = useState<'onMark' | 'short' | 'past'>('onMark')
   const canRead = state.zero !== undefined
   const held = guard.verdict === 'doNotTurn' || guard.verdict === 'unknown'
-  const accept = () => {
+  const accept = async () => {
     degrees.ask()
     const wheelBad = canRead && wheel.text.trim() !== '' && wheel.value === undefined
     if (wheelBad) wheel.ask()
     if (degrees.value === undefined || wheelBad) return
     const wheelDeg = canRead ? wheel.value : undefined
-    void say({
+    const turned: EntryDraft = {
       kind: 'turned',
       deg: way === 'on' ? degrees.value : -degrees.value,
       ended,
@@ -47,10 +48,8 @@ export function TurnedDialog({
         { field: 'degrees', text: degrees.text },
         { field: 'wheel', text: wheel.text },
       ],
-    })
-    degrees.drop()
-    wheel.drop()
-    onClose()
+    }
+    if (await say(turned, [degrees, wheel])) onClose()
   }
   const turnedDeg = degrees.value === undefined ? undefined : way === 'on' ? degrees.value : -degrees.value
   const missed =
@@ -66,7 +65,7 @@ export function TurnedDialog({
             . Write it down only if it has moved all the same.
           </p>
         )}
-        <DegreesInput field={degrees} label="Degrees of the crank" placeholder="360" onEnter={accept} />
+        <DegreesInput field={degrees} label="Degrees of the crank" placeholder="360" onEnter={() => void accept()} />
         <SegmentedControl
           aria-label={`Which way, seen from the ${sideName(sheet, side)}`}
           value={way}
@@ -92,7 +91,7 @@ export function TurnedDialog({
             scale={state.degreeWheel}
             label="The degree wheel now reads"
             description="If you can see it: it puts the reckoning right."
-            onEnter={accept}
+            onEnter={() => void accept()}
           />
         )}
         {missed && (
@@ -100,7 +99,7 @@ export function TurnedDialog({
             {missedTurnWords[missed]} {missed !== 'shortWayBack' && askTurn({ again: 'oneMoreTurn' }, view, side).words}
           </p>
         )}
-        <Button variant="filled" onClick={accept}>
+        <Button variant="filled" onClick={() => void accept()}>
           Write it down
         </Button>
       </div>

@@ -8,6 +8,7 @@ import { useAppDispatch } from '../../store'
 import { Dialog } from '../../ui/Dialog'
 import { GuardShape } from '../../ui/GuardShape'
 import { showNotice } from '../../ui/notice'
+import { useAttempt } from '../../ui/useAttempt'
 import { guardSentence, verdictTitle } from '../../ui/wording'
 import { entryWords } from './entryWords'
 import type { Bench } from './JobContext'
@@ -24,16 +25,20 @@ export function useStrike(view: JobView): {
   readonly asking: ReactNode
 } {
   const dispatch = useAppDispatch()
+  const attempt = useAttempt()
   const [asked, setAsked] = useState<Asked>()
   const words = (entry: Entry) => entryWords(entry, view.sheet, view.entries)
   const write = async (entry: Entry, reason: string) => {
     const draft: EntryDraft = { kind: 'strike', targetId: entry.id, reason }
-    const [struck] = await dispatch(say(view.job.id, [draft]))
+    const said = await attempt('The strike', () => dispatch(say(view.job.id, [draft])))
+    if (!said) return
+    const [struck] = said
     const isBack = entry.kind === 'strike'
     void showNotice({
       words: isBack ? `Taken back. ${words(entry)}` : `Struck: ${words(entry)}`,
       undo: async () => {
-        if (struck) await dispatch(say(view.job.id, [{ kind: 'strike', targetId: struck.id, reason: 'undone' }]))
+        const back: EntryDraft = { kind: 'strike', targetId: struck?.id ?? '', reason: 'undone' }
+        await attempt('The strike', () => dispatch(say(view.job.id, [back])))
       },
     })
   }

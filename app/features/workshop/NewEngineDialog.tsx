@@ -1,11 +1,13 @@
 import { Button, Checkbox, NativeSelect, SegmentedControl, TextInput } from '@mantine/core'
+import { nanoid } from 'nanoid'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Layout } from '@link-count/core/cylinders'
 import { beginSheet, NEEDS_TWO_BANKS, TOPOLOGIES, type Topology } from '@link-count/core/starters'
-import { addSheet, saveEngine } from '../../domain/writes'
+import { beginEngine } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
-import { useDraft } from '../../ui/fields'
+import { takenOf, useDraft } from '../../ui/fields'
+import { useAttempt } from '../../ui/useAttempt'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { Dialog } from '../../ui/Dialog'
 
@@ -35,6 +37,7 @@ const layouts: readonly { value: Layout; label: string; counts: readonly number[
 export default function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
   const dispatch = useAppDispatch()
   const navigate = useNavigate()
+  const attempt = useAttempt()
   const { kind, now } = useWorkshop()
   const name = useDraft('new-engine:name')
   const description = useDraft('new-engine:description')
@@ -57,28 +60,26 @@ export default function NewEngineDialog({ onClose }: { readonly onClose: () => v
   const make = async () => {
     setAsked(true)
     if (name.text.trim() === '') return
-    const id = crypto.randomUUID()
+    const id = nanoid()
     const at = now()
-    await dispatch(saveEngine({ id, name: name.text.trim(), description: description.text.trim(), at }))
-    await dispatch(
-      addSheet(
-        beginSheet({
-          id: crypto.randomUUID(),
-          engineId: id,
-          at,
-          cylinders: Number(cylinders),
-          layout,
-          cycleDeg: Number(cycle) as 720,
-          numberedFrom,
-          drive: chosenDrive,
-          guide,
-          tensioner,
-        }),
-      ),
-    )
-    name.drop()
-    description.drop()
-    await navigate(`/${kind}/engine/${id}`)
+    const engine = { id, name: name.text.trim(), description: description.text.trim(), at }
+    const sheet = beginSheet({
+      id: nanoid(),
+      engineId: id,
+      at,
+      cylinders: Number(cylinders),
+      layout,
+      cycleDeg: Number(cycle) as 720,
+      numberedFrom,
+      drive: chosenDrive,
+      guide,
+      tensioner,
+    })
+    const begun = await attempt('The new engine', async () => {
+      await dispatch(beginEngine(engine, sheet, takenOf([name, description])))
+      return true
+    })
+    if (begun) await navigate(`/${kind}/engine/${id}`)
   }
   return (
     <Dialog title="New engine" size="md" onClose={onClose}>

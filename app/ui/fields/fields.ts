@@ -14,12 +14,10 @@ import {
   type WheelDeg,
 } from '@link-count/core/units'
 import { numberWords } from '../wording'
-import { useDraft } from './useDraft'
+import { useDraft, type Taken } from './useDraft'
 
 /** A field that holds text until somebody takes its value. Its message shows once it was left or asked for. */
-export interface Field<T, E> {
-  readonly key: string
-  readonly text: string
+export interface Field<T, E> extends Taken {
   readonly setText: (text: string) => void
   readonly drop: () => void
   readonly result: Result<T, E>
@@ -38,6 +36,10 @@ export function useField<T, E extends { readonly code: string }>(
   const { text, setText, drop, touched } = useDraft(key, start)
   const [asked, setAsked] = useState(false)
   const [left, setLeft] = useState(false)
+  const settled = () => {
+    setAsked(false)
+    setLeft(false)
+  }
   const result = parse(text)
   const shown = asked || (left && text.trim() !== '') || (touched && text.trim() !== '' && left)
   return {
@@ -48,10 +50,10 @@ export function useField<T, E extends { readonly code: string }>(
       setText(next)
     },
     drop: () => {
-      setAsked(false)
-      setLeft(false)
+      settled()
       drop()
     },
+    settled,
     result,
     value: result.ok ? result.value : undefined,
     error: !result.ok && shown ? result.error : undefined,

@@ -1,8 +1,9 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { nanoid } from 'nanoid'
 import { useState } from 'react'
 import type { BuildSheet, RimMark } from '@link-count/core/model'
 import type { Side } from '@link-count/core/units'
-import { useDraft, useField } from '../fields'
+import { useDraft, useField, type Taken } from '../fields'
 import { cutForWords, parseClaim, scaleWords } from '../wording'
 
 const claims: readonly RimMark['cutFor'][] = ['tdc', 'spark', 'pose']
@@ -16,7 +17,8 @@ export function RimMarkForm({
 }: {
   readonly sheet: BuildSheet
   readonly keyPrefix: string
-  readonly onSave: (mark: RimMark) => void
+  /** `typed`: the fields that it was typed in, let go when it is kept. */
+  readonly onSave: (mark: RimMark, typed: readonly Taken[]) => void
   readonly onLeave: () => void
 }) {
   const name = useDraft(`${keyPrefix}:name`)
@@ -33,8 +35,8 @@ export function RimMarkForm({
     if (wantsClaim) claim.ask()
     if (name.text.trim() === '' || (wantsClaim && claim.value === undefined)) return
     const claimDeg = wantsClaim ? (claim.value ?? 0) : 0
-    onSave({
-      id: crypto.randomUUID(),
+    const mark: RimMark = {
+      id: nanoid(),
       name: name.text.trim(),
       where: where.text.trim(),
       seenFrom,
@@ -43,8 +45,8 @@ export function RimMarkForm({
       ...(claims.includes(cutFor)
         ? { claimDeg: { value: claimDeg, typed: wantsClaim ? claim.text.trim() : 'TDC', trust: 'unknown' as const } }
         : {}),
-    })
-    for (const field of [name, where, claim]) field.drop()
+    }
+    onSave(mark, [name, where, claim])
   }
   return (
     <div className="stack mark-form">

@@ -65,14 +65,13 @@ export function CylindersSection() {
 }
 
 function Bank({ bank, first }: { bank: BuildSheet['banks'][number]; first: boolean }) {
-  const { apply } = useSheetEditor()
   return (
     <>
       <WordsField
         id={`bank-${bank.id}`}
         label={first ? 'You call the first bank' : 'And the second'}
         value={bank.name}
-        save={(name) => apply(patchBank(bank.id, (one) => ({ ...one, name })))}
+        change={(name) => patchBank(bank.id, (one) => ({ ...one, name }))}
       />
       <DirectionField
         id={`axis-${bank.id}`}
@@ -117,14 +116,13 @@ function Order() {
   if (sheet.cycleDeg !== 720) return null
   const take = () => {
     if (order.text.trim() === '') {
-      if (sheet.firingOrder) apply((s) => withValue(s, 'firingOrder', undefined))
+      if (sheet.firingOrder) void apply((s) => withValue(s, 'firingOrder', undefined))
       return
     }
     const ids = orderFromNames(sheet, order.text)
     setRefused(!ids)
     if (!ids) return
-    apply((s) => withValue(s, 'firingOrder', { value: ids, typed: order.text.trim(), trust: 'manual' }))
-    order.drop()
+    void apply((s) => withValue(s, 'firingOrder', { value: ids, typed: order.text.trim(), trust: 'manual' }), [order])
   }
   return (
     <TextInput
@@ -243,7 +241,7 @@ const wayWords = (way: FiringPlaces, name: (id: string) => string) =>
     .join(', ')
 
 function OneCylinder({ cylinder }: { cylinder: Cylinder }) {
-  const { sheet, apply } = useSheetEditor()
+  const { sheet } = useSheetEditor()
   const { id, name } = cylinder
   const isZero = id === sheet.zeroCylinderId
   return (
@@ -252,7 +250,7 @@ function OneCylinder({ cylinder }: { cylinder: Cylinder }) {
         id={`name-${id}`}
         label={isZero ? 'You call the zero cylinder' : `You call cylinder ${name}`}
         value={name}
-        save={(text) => apply(patchCylinder(id, (one) => ({ ...one, name: text })))}
+        change={(text) => patchCylinder(id, (one) => ({ ...one, name: text }))}
       />
       {!isZero && (
         <>

@@ -94,7 +94,7 @@ export function MarksSection() {
         id="meets"
         label="The cam mark meets"
         value={sheet.marks.find(({ id }) => id === ids.camMark)?.meets ?? ''}
-        save={(text) => apply(patchMark(ids.camMark, (one) => ({ ...one, meets: text })))}
+        change={(text) => patchMark(ids.camMark, (one) => ({ ...one, meets: text }))}
       />
       <BookCountField />
     </Section>

@@ -44,10 +44,11 @@ export function RimSection() {
           <RimMarkForm
             sheet={sheet}
             keyPrefix={`sheet:${engineId}:new-mark`}
-            onSave={(mark) => {
-              apply((s) => ({ ...s, rimMarks: [...s.rimMarks, mark] }))
-              setAdding(false)
-            }}
+            onSave={(mark, typed) =>
+              void apply((s) => ({ ...s, rimMarks: [...s.rimMarks, mark] }), typed).then((kept) => {
+                if (kept) setAdding(false)
+              })
+            }
             onLeave={() => setAdding(false)}
           />
         ) : (

@@ -21,13 +21,13 @@ export function RunningSection() {
         id="side-timing"
         label="You call the timing side"
         value={sheet.sides.timing}
-        save={(text) => apply((s) => ({ ...s, sides: { ...s.sides, timing: text } }))}
+        change={(text) => (s) => ({ ...s, sides: { ...s.sides, timing: text } })}
       />
       <WordsField
         id="side-opposite"
         label="And the other side"
         value={sheet.sides.opposite}
-        save={(text) => apply((s) => ({ ...s, sides: { ...s.sides, opposite: text } }))}
+        change={(text) => (s) => ({ ...s, sides: { ...s.sides, opposite: text } })}
       />
       <Choice
         label="The crank runs, seen from the timing side"

@@ -1,6 +1,7 @@
 import { NativeSelect, TextInput } from '@mantine/core'
 import type { ReactNode } from 'react'
 import { useDraft } from '../../../ui/fields'
+import type { SheetChange } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
 
 export function Section({ title, lead, children }: { title: string; lead?: string; children: ReactNode }) {
@@ -44,18 +45,19 @@ export function WordsField({
   id,
   label,
   value,
-  save,
+  change,
 }: {
   id: string
   label: string
   value: string
-  save: (text: string) => void
+  change: (text: string) => SheetChange
 }) {
-  const { engineId } = useSheetEditor()
+  const { engineId, apply } = useSheetEditor()
   const draft = useDraft(`sheet:${engineId}:${id}`, value)
   const leave = () => {
-    if (draft.text.trim() !== '' && draft.text.trim() !== value) save(draft.text.trim())
-    draft.drop()
+    const text = draft.text.trim()
+    if (text !== '' && text !== value) void apply(change(text), [draft])
+    else draft.drop()
   }
   return (
     <TextInput

@@ -1,4 +1,5 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { nanoid } from 'nanoid'
 import type { ItemKind } from '@link-count/core/model'
 import { useDraft } from '../../../ui/fields'
 import { itemWords } from '../../../ui/wording'
@@ -9,10 +10,9 @@ export function RegisterForm() {
   const { view, say } = useBench()
   const kind = useDraft(`${view.job.id}:register:kind`, 'rag')
   const where = useDraft(`${view.job.id}:register:where`)
-  const add = async () => {
+  const add = () => {
     const item = kind.text as ItemKind
-    await say({ kind: 'item', itemId: crypto.randomUUID(), item, where: where.text.trim(), change: 'in' })
-    where.drop()
+    void say({ kind: 'item', itemId: nanoid(), item, where: where.text.trim(), change: 'in' }, [where])
   }
   return (
     <div className="register-form">
@@ -31,7 +31,7 @@ export function RegisterForm() {
         value={where.text}
         onChange={(event) => where.setText(event.currentTarget.value)}
       />
-      <Button variant="default" onClick={() => void add()}>
+      <Button variant="default" onClick={add}>
         It is so
       </Button>
     </div>

@@ -20,7 +20,7 @@ export function Settle({ reason }: { readonly reason: GuardReason }) {
   const act = ({ drafts, strikes }: Answer) => {
     const entry = view.entries.find(({ id }) => id === strikes)
     if (entry) strike(entry, 'it does not stand there', 'asked')
-    else void say(...drafts)
+    else void say(drafts)
   }
   return (
     <div className="row settle" role="group" aria-label="What do you see on the engine?">

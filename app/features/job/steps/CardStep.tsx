@@ -3,8 +3,6 @@ import { Link } from 'react-router'
 import { readLoop } from '@link-count/core/ledger'
 import type { BookCount } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { changeSheet } from '../../../domain/writes'
-import { useAppDispatch } from '../../../store'
 import { useDraft } from '../../../ui/fields'
 import { itemSentence } from '../../../ui/wording'
 import { useBench } from '../JobContext'
@@ -80,9 +78,10 @@ export function CardStep({ step }: { readonly step: Step }) {
         variant="filled"
         disabled={role.text.trim() === '' || held}
         onClick={() => {
-          void say({ kind: 'close', role: role.text.trim(), reason: reason.text.trim(), stepId: step.id })
-          role.drop()
-          reason.drop()
+          void say({ kind: 'close', role: role.text.trim(), reason: reason.text.trim(), stepId: step.id }, [
+            role,
+            reason,
+          ])
         }}
       >
         Sign and close the job
@@ -94,9 +93,8 @@ export function CardStep({ step }: { readonly step: Step }) {
 
 /** The counts that proved right go to the build sheet as measured ones, in a new version. */
 function KeepCount() {
-  const { view, say } = useBench()
-  const dispatch = useAppDispatch()
-  const { sheet, state, engine } = view
+  const { view, changeSheet } = useBench()
+  const { sheet, state } = view
   const found = sheet.loops.flatMap((loop) => {
     const { sections, found: counts } = readLoop(sheet, loop, state.counts, 'left', state.seats)
     return counts.flatMap(({ sectionId, foundPitches }) => {
@@ -124,18 +122,15 @@ function KeepCount() {
       run: section.run,
       pitches: { value: pitches, typed: String(pitches), trust: 'measured' },
     }))
-    const next = await dispatch(
-      changeSheet(engine.id, (newest) => ({
-        ...newest,
-        counts: [
-          ...newest.counts.filter(
-            (book) => !kept.some((one) => one.fromMarkId === book.fromMarkId && one.toMarkId === book.toMarkId),
-          ),
-          ...kept,
-        ],
-      })),
-    )
-    await say({ kind: 'sheet', toSheetId: next.id })
+    void changeSheet((newest) => ({
+      ...newest,
+      counts: [
+        ...newest.counts.filter(
+          (book) => !kept.some((one) => one.fromMarkId === book.fromMarkId && one.toMarkId === book.toMarkId),
+        ),
+        ...kept,
+      ],
+    }))
   }
   return (
     <Button variant="default" onClick={() => void keep()}>

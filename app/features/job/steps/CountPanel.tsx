@@ -48,9 +48,7 @@ export function CountPanel({ step }: { readonly step: Step }) {
   const write = () => {
     const typed = [{ field: 'counted', text: String(n) }]
     const where = { loopId: loop.id, fromMarkId: section.from.id, toMarkId: section.to.id, run: section.run }
-    void say({ kind: 'count', ...where, rule, counted: n, phase, typed, stepId: step.id })
-    count.drop()
-    chosen.drop()
+    void say({ kind: 'count', ...where, rule, counted: n, phase, typed, stepId: step.id }, [count, chosen])
   }
   const startAgain = () => {
     count.setText('0')

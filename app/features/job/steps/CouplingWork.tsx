@@ -47,16 +47,17 @@ export function CouplingWork({ coupling, step }: { readonly coupling: Coupling; 
     )
   }
   const together = () => {
-    void say({
-      kind: 'coupling',
-      couplingId: coupling.id,
-      change: 'together',
-      steps,
-      ...(worth.to ? { stepsTo } : {}),
-      stepId: step.id,
-    })
-    from.drop()
-    to.drop()
+    void say(
+      {
+        kind: 'coupling',
+        couplingId: coupling.id,
+        change: 'together',
+        steps,
+        ...(worth.to ? { stepsTo } : {}),
+        stepId: step.id,
+      },
+      [from, to],
+    )
   }
   return (
     <div className="stack">

@@ -24,8 +24,7 @@ export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly ste
   )
   const runs = driverShaft && ratioValue(ratioOfShaft(sheet, driverShaft)) < 0 ? -1 : 1
   const on = () => {
-    void say({ kind: 'loop', loopId: loop.id, change: 'on', stepId: step.id })
-    done.drop()
+    void say({ kind: 'loop', loopId: loop.id, change: 'on', stepId: step.id }, [done])
   }
   return (
     <div className="stack">

@@ -103,7 +103,7 @@ function LashField({
     field.ask()
     if (goNoGo) noGo.ask()
     if (!field.value || asked || crossed || (goNoGo && !noGo.value)) return
-    void say(...replacing(written?.id), {
+    const lash: EntryDraft = {
       kind: 'lash',
       camId: cam.id,
       phase,
@@ -112,9 +112,8 @@ function LashField({
       conditions: [warmth],
       typed: [{ field: 'gap', text: field.text }, ...(goNoGo ? [{ field: 'noGo', text: noGo.text }] : [])],
       stepId: step.id,
-    })
-    field.drop()
-    noGo.drop()
+    }
+    void say([...replacing(written?.id), lash], [field, noGo])
   }
   return (
     <div className="lash-field">

@@ -46,7 +46,7 @@ function RanUntilNow({ step }: { readonly step: Step }) {
             key={says}
             variant={said?.says === says ? 'filled' : 'quiet'}
             aria-pressed={said?.says === says}
-            onClick={() => void say({ kind: 'ranUntilNow', says, role: role.text.trim(), stepId: step.id })}
+            onClick={() => void say({ kind: 'ranUntilNow', says, role: role.text.trim(), stepId: step.id }, [role])}
           >
             {words}
           </Button>

@@ -49,7 +49,7 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
         <Button
           variant={stood ? 'filled' : 'default'}
           onClick={() =>
-            void say(
+            void say([
               { kind: 'tensioner', memberId: tensioner.id, state: 'heldBack', stepId: step.id },
               {
                 kind: 'item',
@@ -59,7 +59,7 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
                 change: 'in',
                 stepId: step.id,
               },
-            )
+            ])
           }
         >
           Tensioner held back, its pin in

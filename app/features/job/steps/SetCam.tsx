@@ -31,8 +31,9 @@ export function SetCam({ step }: { readonly step: Step }) {
   const meets = { mark: mark?.name.toLowerCase() ?? 'cam mark', meets: mark?.meets || 'its pointer' }
   const bring = askTurn({ camshaftTo: meets }, view, side)
   const write = (offDeg: number, typed: string) => {
-    void say({ kind: 'camSet', shaftId: shaft.id, offDeg, typed: [{ field: 'off', text: typed }], stepId: step.id })
-    field.drop()
+    void say({ kind: 'camSet', shaftId: shaft.id, offDeg, typed: [{ field: 'off', text: typed }], stepId: step.id }, [
+      field,
+    ])
   }
   return (
     <div className="stack">

@@ -32,7 +32,7 @@ export function Shims({ step, phase }: { readonly step: Step; readonly phase: Ex
   const nameOf = (camId: string | undefined) => sheet.cams.find(({ id }) => id === camId)?.name ?? ''
   const swap = () => {
     void say(
-      ...moves.map(({ camId, shimMm }) => ({
+      moves.map(({ camId, shimMm }) => ({
         kind: 'shim' as const,
         camId,
         phase: 'left' as const,
@@ -114,15 +114,17 @@ function ShimField({ cam, step, phase }: { cam: Cam; step: Step; phase: 'found' 
   const write = () => {
     field.ask()
     if (mm === undefined || wrong) return
-    void say({
-      kind: 'shim',
-      camId: cam.id,
-      phase,
-      sizeMm: mm,
-      typed: [{ field: 'shim', text: field.text }],
-      stepId: step.id,
-    })
-    field.drop()
+    void say(
+      {
+        kind: 'shim',
+        camId: cam.id,
+        phase,
+        sizeMm: mm,
+        typed: [{ field: 'shim', text: field.text }],
+        stepId: step.id,
+      },
+      [field],
+    )
   }
   return (
     <div className="lash-field">

@@ -17,9 +17,8 @@ export function StepFooter({
   const { say, showStep, view } = useBench()
   const [passing, setPassing] = useState(false)
   const reason = useDraft(`${view.job.id}:${step.id}:skip`)
-  const mark = (outcome: 'done' | 'skipped' | 'reopened', why = '') => {
-    void say({ kind: 'step', target: step.id, outcome, reason: why, stepId: step.id })
-    reason.drop()
+  const mark = async (outcome: 'done' | 'skipped' | 'reopened', why = '') => {
+    if (!(await say({ kind: 'step', target: step.id, outcome, reason: why, stepId: step.id }, [reason]))) return
     setPassing(false)
     showStep(undefined)
   }

@@ -24,7 +24,7 @@ export function TensionerStep({ step }: { readonly step: Step }) {
         <Button
           variant="filled"
           onClick={() =>
-            void say(
+            void say([
               ...(pin
                 ? [
                     {
@@ -38,7 +38,7 @@ export function TensionerStep({ step }: { readonly step: Step }) {
                   ]
                 : []),
               set('released'),
-            )
+            ])
           }
         >
           {pin ? 'Pin is out: heard or felt it go' : 'Released: heard or felt it go'}

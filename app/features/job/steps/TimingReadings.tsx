@@ -145,17 +145,19 @@ function CamMark({ step, shaft, phase }: { step: Step; shaft: Shaft; phase: Phas
     field.ask()
     if (field.value === undefined) return
     const typed = [{ field: 'wheel', text: field.text }]
-    void say({
-      kind: 'camMark',
-      shaftId: shaft.id,
-      markId: mark.id,
-      phase,
-      approach,
-      wheelDeg: field.value,
-      typed,
-      stepId: step.id,
-    })
-    field.drop()
+    void say(
+      {
+        kind: 'camMark',
+        shaftId: shaft.id,
+        markId: mark.id,
+        phase,
+        approach,
+        wheelDeg: field.value,
+        typed,
+        stepId: step.id,
+      },
+      [field],
+    )
   }
   return (
     <div className="stack">

@@ -96,14 +96,16 @@ function Deviation({ step, shaftId }: { step: Step; shaftId: string }) {
         variant="default"
         disabled={reason.text.trim() === ''}
         onClick={() => {
-          void say({
-            kind: 'deviation',
-            shaftId,
-            latenessDeg: timing.latenessDeg,
-            reason: reason.text.trim(),
-            stepId: step.id,
-          })
-          reason.drop()
+          void say(
+            {
+              kind: 'deviation',
+              shaftId,
+              latenessDeg: timing.latenessDeg,
+              reason: reason.text.trim(),
+              stepId: step.id,
+            },
+            [reason],
+          )
         }}
       >
         Leave it so

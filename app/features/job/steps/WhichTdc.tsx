@@ -120,13 +120,16 @@ function LookRow({
   )
   const says = given?.kind === 'witness' ? given.says : undefined
   const answer = (value: 'firing' | 'overlap') =>
-    void say(...(given ? [{ kind: 'strike' as const, targetId: given.id, reason: 'looked again' }] : []), {
-      kind: 'witness',
-      cylinderId,
-      evidence: look.evidence,
-      says: look.evidence === 'lockFits' ? 'undecided' : value,
-      stepId: step.id,
-    })
+    void say([
+      ...(given ? [{ kind: 'strike' as const, targetId: given.id, reason: 'looked again' }] : []),
+      {
+        kind: 'witness',
+        cylinderId,
+        evidence: look.evidence,
+        says: look.evidence === 'lockFits' ? 'undecided' : value,
+        stepId: step.id,
+      },
+    ])
   const question = look.evidence === 'companionRocking' ? `${look.question} (${companion})` : look.question
   return (
     <fieldset className="look">

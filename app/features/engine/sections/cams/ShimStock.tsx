@@ -19,8 +19,7 @@ export function ShimStock() {
   const save = () => {
     for (const field of fields) field.ask()
     if (!known || wrong) return
-    apply((s) => ({ ...s, shims: { leastMm, mostMm, stepMm } }))
-    for (const field of fields) field.drop()
+    void apply((s) => ({ ...s, shims: { leastMm, mostMm, stepMm } }), fields)
   }
   return (
     <details className="section wide-field">
@@ -40,7 +39,7 @@ export function ShimStock() {
             Set by these shims
           </Button>
           {shims && (
-            <Button variant="quiet" onClick={() => apply((s) => withValue(s, 'shims', undefined))}>
+            <Button variant="quiet" onClick={() => void apply((s) => withValue(s, 'shims', undefined))}>
               No shims on this engine
             </Button>
           )}

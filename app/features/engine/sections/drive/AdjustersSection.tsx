@@ -1,3 +1,4 @@
+import { nanoid } from 'nanoid'
 import { Button } from '@mantine/core'
 import { useState } from 'react'
 import type { Adjuster } from '@link-count/core/model'
@@ -63,7 +64,7 @@ export function AdjustersSection() {
         onClick={() =>
           apply((s) => ({
             ...s,
-            adjusters: [...s.adjusters, { id: `adj-${crypto.randomUUID().slice(0, 8)}`, kind, memberId }],
+            adjusters: [...s.adjusters, { id: `adj-${nanoid(8)}`, kind, memberId }],
           }))
         }
       >
@@ -74,11 +75,10 @@ export function AdjustersSection() {
 }
 
 function AdjusterFields({ adjuster, name }: { adjuster: Adjuster; name: string }) {
-  const { apply } = useSheetEditor()
   const one = (key: 'positions' | 'rangeDeg' | 'shaftMm') => (value: readonly number[]) =>
-    apply(patch(adjuster.id, (now) => withValue(now, key, value[0])))
+    patch(adjuster.id, (now) => withValue(now, key, value[0]))
   const list = (key: 'anglesDeg' | 'keysMm') => (value: readonly number[]) =>
-    apply(patch(adjuster.id, (now) => withValue(now, key, value.length > 0 ? [...value] : undefined)))
+    patch(adjuster.id, (now) => withValue(now, key, value.length > 0 ? [...value] : undefined))
   const id = adjuster.id
   switch (adjuster.kind) {
     case 'hub':
@@ -91,7 +91,7 @@ function AdjusterFields({ adjuster, name }: { adjuster: Adjuster; name: string }
           least={1}
           greatest={400}
           value={adjuster.positions === undefined ? [] : [adjuster.positions]}
-          save={one('positions')}
+          change={one('positions')}
         />
       )
     case 'slots':
@@ -104,7 +104,7 @@ function AdjusterFields({ adjuster, name }: { adjuster: Adjuster; name: string }
           least={0}
           greatest={180}
           value={adjuster.rangeDeg === undefined ? [] : [adjuster.rangeDeg]}
-          save={one('rangeDeg')}
+          change={one('rangeDeg')}
         />
       )
     case 'keyway':
@@ -118,7 +118,7 @@ function AdjusterFields({ adjuster, name }: { adjuster: Adjuster; name: string }
           least={-360}
           greatest={360}
           value={adjuster.anglesDeg ?? []}
-          save={list('anglesDeg')}
+          change={list('anglesDeg')}
         />
       )
     case 'offsetKey':
@@ -132,7 +132,7 @@ function AdjusterFields({ adjuster, name }: { adjuster: Adjuster; name: string }
             least={0}
             greatest={20}
             value={adjuster.keysMm ?? []}
-            save={list('keysMm')}
+            change={list('keysMm')}
           />
           <NumbersField
             id={`${id}-shaft`}
@@ -141,7 +141,7 @@ function AdjusterFields({ adjuster, name }: { adjuster: Adjuster; name: string }
             least={1}
             greatest={1000}
             value={adjuster.shaftMm === undefined ? [] : [adjuster.shaftMm]}
-            save={one('shaftMm')}
+            change={one('shaftMm')}
           />
         </>
       )

@@ -1,3 +1,4 @@
+import { nanoid } from 'nanoid'
 import { Button, SegmentedControl } from '@mantine/core'
 import type { Loop, Member } from '@link-count/core/model'
 import { wheelOfLoop } from '../../../../ui/wording'
@@ -16,7 +17,7 @@ export function LoopPath({ loop }: { readonly loop: Loop }) {
       !loop.path.some(({ memberId }) => sheet.members.some((one) => one.id === memberId && one.shaftId === id)),
   )
   const add = (kind: 'idler' | 'guide' | 'tensioner') => {
-    const id = crypto.randomUUID()
+    const id = nanoid()
     const n = sheet.members.filter((member) => member.kind === kind).length + 1
     const name = `${{ idler: 'Idler', guide: 'Guide', tensioner: 'Tensioner' }[kind]} ${n}`
     const member: Member = {

@@ -35,7 +35,7 @@ export function MarkFields({ mark, seated }: { readonly mark: Mark; readonly sea
           id={`meets-${mark.id}`}
           label={`${mark.name} meets`}
           value={mark.meets}
-          save={(meets) => apply(patchMark(mark.id, (one) => ({ ...one, meets })))}
+          change={(meets) => patchMark(mark.id, (one) => ({ ...one, meets }))}
         />
       )}
       <NativeSelect

@@ -1,6 +1,7 @@
 import { TextInput } from '@mantine/core'
 import { parseNumber } from '@link-count/core/units'
 import { useDraft } from '../../../../ui/fields'
+import type { SheetChange } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
 
 /** One number, or several with spaces between; saved when all of them can be read. */
@@ -9,7 +10,7 @@ export function NumbersField({
   label,
   help,
   value,
-  save,
+  change,
   least,
   greatest,
   most,
@@ -19,14 +20,14 @@ export function NumbersField({
   readonly label: string
   readonly help?: string
   readonly value: readonly number[]
-  readonly save: (value: readonly number[]) => void
+  readonly change: (value: readonly number[]) => SheetChange
   readonly least: number
   readonly greatest: number
   /** How many may be written. */
   readonly most: number
   readonly whole?: boolean
 }) {
-  const { engineId } = useSheetEditor()
+  const { engineId, apply } = useSheetEditor()
   const written = value.join(' ')
   const draft = useDraft(`sheet:${engineId}:${id}`, written)
   const parts = draft.text.split(/\s+/).filter(Boolean)
@@ -40,8 +41,8 @@ export function NumbersField({
   const many = parts.length > most
   const leave = () => {
     if (bad !== undefined || many) return
-    if (draft.text.trim() !== written) save(numbers.flatMap((number) => number ?? []))
-    draft.drop()
+    if (draft.text.trim() !== written) void apply(change(numbers.flatMap((number) => number ?? [])), [draft])
+    else draft.drop()
   }
   return (
     <TextInput

@@ -20,7 +20,7 @@ export function ShaftFields({ shaft }: { readonly shaft: Shaft }) {
         id={`shaft-${shaft.id}`}
         label={`You call the ${name}`}
         value={shaft.name}
-        save={(text) => apply(patchShaft(shaft.id, (one) => ({ ...one, name: text })))}
+        change={(text) => patchShaft(shaft.id, (one) => ({ ...one, name: text }))}
       />
       {own.map((member) =>
         member.kind === 'hub' ? <Hub key={member.id} hub={member} /> : <Teeth key={member.id} member={member} />,

@@ -93,8 +93,8 @@ export function CentreWay({
           lift: pairs.length > 0 && lift.text.trim() === '' ? { ...lift, ask: () => undefined } : lift,
           up,
           down,
-          pairs: { text: '', ask: () => undefined, drop: kept.drop },
         }}
+        besides={[kept]}
       />
     </div>
   )

@@ -23,15 +23,17 @@ export function ChainMeasure({ step }: { readonly step: Step }) {
   const write = () => {
     length.ask()
     if (!length.value || !wholeSpan) return
-    void say({
-      kind: 'chainLength',
-      loopId: loop.id,
-      overPitches,
-      measuredMm: length.value.value,
-      typed: [{ field: 'length', text: length.text }],
-      stepId: step.id,
-    })
-    length.drop()
+    void say(
+      {
+        kind: 'chainLength',
+        loopId: loop.id,
+        overPitches,
+        measuredMm: length.value.value,
+        typed: [{ field: 'length', text: length.text }],
+        stepId: step.id,
+      },
+      [length],
+    )
   }
   const places = state.chainLengths.length
   return (
@@ -71,8 +73,7 @@ export function HeadMeasure({ step }: { readonly step: Step }) {
     if (!lower.value) return
     const typed = [{ field: 'lower', text: lower.text }]
     const of = banks.length > 1 ? { bankId: bank.text } : {}
-    void say({ kind: 'headHeight', lowerMm: lower.value.value, ...of, typed, stepId: step.id })
-    lower.drop()
+    void say({ kind: 'headHeight', lowerMm: lower.value.value, ...of, typed, stepId: step.id }, [lower])
   }
   return (
     <Fold
@@ -116,8 +117,7 @@ export function TopLiftMeasure({ step, phase }: { readonly step: Step; readonly 
     const liftMm = dial.atBook(lift.value?.value)
     if (liftMm === undefined) return
     const typed = [{ field: 'lift', text: lift.text }]
-    void say({ kind: 'topLift', camId: cam.id, phase, liftMm, typed, stepId: step.id })
-    lift.drop()
+    void say({ kind: 'topLift', camId: cam.id, phase, liftMm, typed, stepId: step.id }, [lift])
   }
   return (
     <Fold title="Measure a top lift" note={read.length > 0 ? `${read.length} written` : 'is a lobe worn?'}>

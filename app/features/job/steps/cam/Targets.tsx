@@ -15,7 +15,10 @@ export function Targets({ step }: { step: Step }) {
   const write = (shaftId: string) => {
     off.ask()
     if (off.value === undefined || reason.text.trim() === '') return
-    void say({ kind: 'target', shaftId, latenessDeg: off.value, reason: reason.text.trim(), stepId: step.id })
+    void say({ kind: 'target', shaftId, latenessDeg: off.value, reason: reason.text.trim(), stepId: step.id }, [
+      off,
+      reason,
+    ])
   }
   return (
     <Fold

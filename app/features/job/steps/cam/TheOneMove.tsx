@@ -52,7 +52,7 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
   const after = best ? countsAfter(best, { sheet, state, phase }) : []
   const within = best?.cams.every(({ leftoverDeg }) => Math.abs(leftoverDeg) <= withinDeg)
   const limit = `${fixed(withinDeg, 1)}°, ${sheet.toleranceDeg ? 'the sheet’s limit' : 'what it was read to'}`
-  const done = (set: MoveSet) => void say(...draftsOf(set, after, { sheet, side, stepId: step.id }))
+  const done = (set: MoveSet) => void say(draftsOf(set, after, { sheet, side, stepId: step.id }))
   return (
     <section className="diagnosis" aria-label="The one move">
       <h3>The one move</h3>

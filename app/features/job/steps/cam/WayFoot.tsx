@@ -3,13 +3,12 @@ import { isSaid } from '@link-count/core/cams'
 import { latenessOn, type CamReadDraft } from '@link-count/core/ledger'
 import type { Step } from '@link-count/core/runSheet'
 import { fixed, formatLateness } from '@link-count/core/units'
+import type { Taken } from '../../../../ui/fields'
 import { notSaidWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 
-interface Typed {
-  readonly text: string
+interface Typed extends Taken {
   readonly ask: () => void
-  readonly drop: () => void
 }
 
 /** What a reading says before it is written, and the button that writes it. Fields that are not filled say so when it is pressed. */
@@ -18,6 +17,7 @@ export function WayFoot({
   way,
   read,
   fields,
+  besides = [],
 }: {
   readonly step: Step
   /** What it is a reading of. */
@@ -25,6 +25,8 @@ export function WayFoot({
   /** Undefined until every field can be read. */
   readonly read: CamReadDraft | undefined
   readonly fields: Readonly<Record<string, Typed>>
+  /** What was kept for it before and goes with it. */
+  readonly besides?: readonly Taken[]
 }) {
   const { view, say } = useBench()
   const said = read && latenessOn(view.sheet, view.state.zeros.frames.at(-1), read)
@@ -34,8 +36,7 @@ export function WayFoot({
     const typed = Object.entries(fields)
       .filter(([, { text }]) => text.trim() !== '')
       .map(([field, { text }]) => ({ field, text }))
-    void say({ ...read, typed, stepId: step.id })
-    for (const field of Object.values(fields)) field.drop()
+    void say({ ...read, typed, stepId: step.id }, [...Object.values(fields), ...besides])
   }
   return (
     <>

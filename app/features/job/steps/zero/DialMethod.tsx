@@ -44,18 +44,19 @@ export function DialMethod(props: MethodProps) {
     pair.ask()
     drop.ask()
     if (!pair.both || !pair.found?.ok || dropMm === undefined || badDrop) return
-    void say({
-      kind: 'dialPair',
-      cylinderId: cylinder.id,
-      dropMm,
-      beforeDeg: pair.both.firstDeg,
-      afterDeg: pair.both.secondDeg,
-      approach,
-      typed: [{ field: 'drop', text: drop.text }, ...pair.typed],
-      stepId: step.id,
-    })
-    pair.drop()
-    drop.drop()
+    void say(
+      {
+        kind: 'dialPair',
+        cylinderId: cylinder.id,
+        dropMm,
+        beforeDeg: pair.both.firstDeg,
+        afterDeg: pair.both.secondDeg,
+        approach,
+        typed: [{ field: 'drop', text: drop.text }, ...pair.typed],
+        stepId: step.id,
+      },
+      [...pair.fields, drop],
+    )
   }
   const plusMinusDeg =
     pair.found?.ok && dropMm !== undefined && !badDrop

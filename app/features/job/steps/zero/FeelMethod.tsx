@@ -45,16 +45,18 @@ export function FeelMethod(props: MethodProps) {
     pair.ask()
     if (!pair.both || !pair.found?.ok) return
     const { firstDeg, secondDeg } = pair.both
-    void say({
-      kind: 'dwell',
-      cylinderId: cylinder.id,
-      tool,
-      beforeDeg: firstDeg,
-      afterDeg: secondDeg,
-      typed: pair.typed,
-      stepId: step.id,
-    })
-    pair.drop()
+    void say(
+      {
+        kind: 'dwell',
+        cylinderId: cylinder.id,
+        tool,
+        beforeDeg: firstDeg,
+        afterDeg: secondDeg,
+        typed: pair.typed,
+        stepId: step.id,
+      },
+      [...pair.fields],
+    )
   }
   return (
     <div className="stack">

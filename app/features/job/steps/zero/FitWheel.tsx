@@ -25,17 +25,15 @@ export function FitWheel({ step, onDone }: { readonly step: Step; readonly onDon
   const round = useLengthField(key('round'), sheet.rimMm?.typed ?? '')
   const datum = useLengthField(key('datum'), '0 mm')
   const isRim = kind.text === 'rim'
-  const fitted = (scale: WheelScale) => {
-    void say({ kind: 'degreeWheel', scale, stepId: step.id })
-    for (const field of [kind, round, datum]) field.drop()
-    onDone()
+  const fitted = async (scale: WheelScale) => {
+    if (await say({ kind: 'degreeWheel', scale, stepId: step.id }, [kind, round, datum])) onDone()
   }
   const accept = () => {
-    if (!isRim) return fitted({ kind: kind.text as 'full', rises, readToDeg: Number(readTo) })
+    if (!isRim) return void fitted({ kind: kind.text as 'full', rises, readToDeg: Number(readTo) })
     round.ask()
     datum.ask()
     if (!round.value || !datum.value || round.value.value < 50) return
-    fitted({
+    void fitted({
       kind: 'rim',
       rises,
       circumferenceMm: round.value.value,

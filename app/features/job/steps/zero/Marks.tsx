@@ -4,9 +4,8 @@ import { compareMark, readMarks, type MarkReading } from '@link-count/core/marks
 import type { RimMark } from '@link-count/core/model'
 import { fixed, formatMm } from '@link-count/core/units'
 import { selectEarlierMarks } from '../../../../domain/views'
-import { changeSheet } from '../../../../domain/writes'
-import { useAppDispatch, useAppSelector } from '../../../../store'
-import { useWheelField, WheelInput } from '../../../../ui/fields'
+import { useAppSelector } from '../../../../store'
+import { useWheelField, WheelInput, type Taken } from '../../../../ui/fields'
 import { RimMarkForm } from '../../../../ui/marks/RimMarkForm'
 import { claimWords, cutForWords, markVerdictWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
@@ -16,15 +15,12 @@ const FACTORY = 'TDC mark'
 
 /** Marks of the rim held against the zero: each is a claim until it is read. */
 export function Marks(props: MethodProps) {
-  const { view, say } = useBench()
-  const { sheet, state, engine } = view
-  const dispatch = useAppDispatch()
+  const { view, changeSheet } = useBench()
+  const { sheet, state } = view
   const [adding, setAdding] = useState(false)
   const readings = readMarks(sheet, state)
-  const add = async (mark: RimMark) => {
-    const next = await dispatch(changeSheet(engine.id, (old) => ({ ...old, rimMarks: [...old.rimMarks, mark] })))
-    await say({ kind: 'sheet', toSheetId: next.id })
-    setAdding(false)
+  const add = async (mark: RimMark, typed: readonly Taken[]) => {
+    if (await changeSheet((old) => ({ ...old, rimMarks: [...old.rimMarks, mark] }), typed)) setAdding(false)
   }
   return (
     <div className="stack">
@@ -43,7 +39,7 @@ export function Marks(props: MethodProps) {
         <RimMarkForm
           sheet={sheet}
           keyPrefix={`${view.job.id}:new-mark`}
-          onSave={(mark) => void add(mark)}
+          onSave={(mark, typed) => void add(mark, typed)}
           onLeave={() => setAdding(false)}
         />
       ) : (
@@ -68,17 +64,19 @@ function OneMark({
   const write = () => {
     field.ask()
     if (field.value === undefined) return
-    void say({
-      kind: 'factoryMark',
-      cylinderId: mark?.cylinderId ?? cylinder.id,
-      name,
-      wheelDeg: field.value,
-      claimDeg: mark?.claimDeg?.value ?? 0,
-      ...(mark ? { markId: mark.id } : {}),
-      typed: [{ field: 'wheel', text: field.text }],
-      stepId: step.id,
-    })
-    field.drop()
+    void say(
+      {
+        kind: 'factoryMark',
+        cylinderId: mark?.cylinderId ?? cylinder.id,
+        name,
+        wheelDeg: field.value,
+        claimDeg: mark?.claimDeg?.value ?? 0,
+        ...(mark ? { markId: mark.id } : {}),
+        typed: [{ field: 'wheel', text: field.text }],
+        stepId: step.id,
+      },
+      [field],
+    )
   }
   const plainTdc = mark?.cutFor === 'tdc' && mark.claimDeg?.value === 0
   const cylinderName = sheet.cylinders.find(({ id }) => id === mark?.cylinderId)?.name ?? ''
@@ -105,22 +103,18 @@ function OneMark({
 }
 
 function Verdict({ reading, mark }: { reading: MarkReading; mark: RimMark | undefined }) {
-  const { view, say } = useBench()
+  const { view, changeSheet } = useBench()
   const { sheet, job, engine } = view
-  const dispatch = useAppDispatch()
   const earlier = useAppSelector((state) => selectEarlierMarks(state, engine.id, job.id))
   const before = earlier.find(({ mark: then }) => (then.markId ?? then.name) === (reading.markId ?? reading.name))
   const moved = before && compareMark(reading, before.mark)
   const { errorDeg, sigmaDeg, errorMm } = reading
-  const keep = async () => {
+  const keep = () => {
     const value = { value: errorDeg, typed: `job ${view.label}`, trust: 'measured' as const }
-    const next = await dispatch(
-      changeSheet(engine.id, (old) => ({
-        ...old,
-        rimMarks: old.rimMarks.map((one) => (one.id === mark?.id ? { ...one, errorDeg: value } : one)),
-      })),
-    )
-    await say({ kind: 'sheet', toSheetId: next.id })
+    void changeSheet((old) => ({
+      ...old,
+      rimMarks: old.rimMarks.map((one) => (one.id === mark?.id ? { ...one, errorDeg: value } : one)),
+    }))
   }
   const kept = mark?.errorDeg && Math.abs(mark.errorDeg.value - errorDeg) < 1e-6
   return (
@@ -144,7 +138,7 @@ function Verdict({ reading, mark }: { reading: MarkReading; mark: RimMark | unde
         (kept ? (
           <p className="soft">On the build sheet.</p>
         ) : (
-          <Button variant="default" onClick={() => void keep()}>
+          <Button variant="default" onClick={keep}>
             Put this on the build sheet
           </Button>
         ))}

@@ -23,8 +23,9 @@ export function StopMethod(props: MethodProps) {
   const write = () => {
     pair.ask()
     if (!pair.both || !pair.found?.ok) return
-    void say({ kind: 'stopContacts', cylinderId: cylinder.id, ...pair.both, typed: pair.typed, stepId: step.id })
-    pair.drop()
+    void say({ kind: 'stopContacts', cylinderId: cylinder.id, ...pair.both, typed: pair.typed, stepId: step.id }, [
+      ...pair.fields,
+    ])
   }
   const onto = (which: 'first' | 'second') => askTurn({ ontoStop: which }, view, side)
   const label = (name: string, { may, words }: ReturnType<typeof onto>) => (may ? `${name}: ${words}` : name)

@@ -78,15 +78,17 @@ function ContactAgain({ step, contacts }: { step: Step; contacts: EntryOf<'stopC
   const write = () => {
     field.ask()
     if (field.value === undefined) return
-    void say({
-      kind: 'contactAgain',
-      ofEntryId: contacts.id,
-      which,
-      wheelDeg: field.value,
-      typed: [{ field: 'wheel', text: field.text }],
-      stepId: step.id,
-    })
-    field.drop()
+    void say(
+      {
+        kind: 'contactAgain',
+        ofEntryId: contacts.id,
+        which,
+        wheelDeg: field.value,
+        typed: [{ field: 'wheel', text: field.text }],
+        stepId: step.id,
+      },
+      [field],
+    )
   }
   return (
     <>
@@ -121,8 +123,7 @@ function Slipped({ step, slip }: { step: Step; slip: Slip }) {
   const before = useDraft(`${job.id}:${step.id}:slip-from`, slip.knockId)
   const leaning = state.live.filter(({ id }) => slip.leaning.includes(id))
   const settle = (how: 'shift' | 'retake') => {
-    void say({ kind: 'leaning', knockId: slip.knockId, fromEntryId: before.text, how, stepId: step.id })
-    before.drop()
+    void say({ kind: 'leaning', knockId: slip.knockId, fromEntryId: before.text, how, stepId: step.id }, [before])
   }
   const size = `${fixed(Math.abs(slip.slipDeg), 1)}°`
   return (

@@ -17,6 +17,7 @@ export function usePair(key: string, leastSpanDeg?: number) {
   return {
     first,
     second,
+    fields: [first, second] as const,
     both,
     found: both && tdcFromPair({ ...both, sigmaDeg }, leastSpanDeg),
     typed: [
@@ -26,10 +27,6 @@ export function usePair(key: string, leastSpanDeg?: number) {
     ask: () => {
       first.ask()
       second.ask()
-    },
-    drop: () => {
-      first.drop()
-      second.drop()
     },
   }
 }

@@ -1,0 +1,77 @@
+import { checksum } from '@link-count/core/file'
+import { TABLES, type Batch, type Rows, type TableName } from '../../domain/env'
+
+/* The second copy is lines of text, one a batch: its JSON, its checksum, its number, and how many records the workshop had with it, with tabs between.
+ * A line that was cut off, or whose checksum is wrong, was never acknowledged and is left out. */
+
+export interface CopyLine {
+  readonly revision: number
+  /** How many records the workshop had with this batch. */
+  readonly records: number
+  readonly batch: Batch
+}
+
+export interface CopySummary {
+  readonly revision: number
+  readonly records: number
+}
+
+/** The last line of a folded copy: without it the fold was cut off and counts for nothing. */
+const END = '"end"'
+
+export const lineOf = ({ revision, records, batch: { put: { pictures: _beside, ...put } = {}, drop } }: CopyLine) =>
+  writeLine(JSON.stringify({ put, ...(drop ? { drop } : {}) }), { revision, records })
+
+export const endLine = (summary: CopySummary) => writeLine(END, summary)
+
+const writeLine = (json: string, { revision, records }: CopySummary) =>
+  `${json}\t${checksum(json)}\t${revision}\t${records}\n`
+
+/** Where a log stands, by its last whole line. Its end is enough: the numbers are written last. */
+export function summaryOf(tail: string): CopySummary | undefined {
+  const last = tail.slice(0, tail.lastIndexOf('\n')).split('\n').at(-1) ?? ''
+  const found = /\t[0-9a-f]{8}\t(\d+)\t(\d+)$/.exec(last)
+  return found ? { revision: Number(found[1]), records: Number(found[2]) } : undefined
+}
+
+export const isEnded = (tail: string) => tail.endsWith('\n') && /(^|\n)"end"\t[^\n]*\n$/.test(tail)
+
+/** The whole lines of a log, in order. */
+export function readLog(text: string): CopyLine[] {
+  return text.split('\n').flatMap((line): CopyLine[] => {
+    const [json = '', sum, revision, records] = line.split('\t')
+    if (records === undefined || json === END || checksum(json) !== sum) return []
+    return [{ revision: Number(revision), records: Number(records), batch: JSON.parse(json) as Batch }]
+  })
+}
+
+/** Everything that a folded copy and the lines after it say, each table by id. */
+export function foldLines(
+  lines: readonly CopyLine[],
+  start: Rows = {},
+): { readonly rows: Rows; readonly revision: number } {
+  const tables = new Map(
+    TABLES.map((name) => [name, new Map((start[name] ?? []).map((row) => [row.id, row as unknown]))]),
+  )
+  const table = (name: TableName) => tables.get(name) as Map<string, unknown>
+  let revision = 0
+  for (const { batch, ...line } of [...lines].sort((a, b) => a.revision - b.revision)) {
+    for (const name of TABLES) {
+      for (const row of batch.put?.[name] ?? []) table(name).set(row.id, row)
+      for (const id of batch.drop?.[name] ?? []) table(name).delete(id)
+    }
+    revision = line.revision
+  }
+  return { rows: Object.fromEntries(TABLES.map((name) => [name, [...table(name).values()]])) as Rows, revision }
+}
+
+/** A whole workshop as lines, some thousand rows in each. */
+export function* linesOfAll(rows: Rows, summary: CopySummary): Generator<string> {
+  for (const name of TABLES) {
+    if (name === 'pictures') continue
+    const all = rows[name] ?? []
+    for (let i = 0; i < all.length; i += 1000)
+      yield lineOf({ ...summary, batch: { put: { [name]: all.slice(i, i + 1000) } } })
+  }
+  yield endLine(summary)
+}

@@ -1,0 +1,2 @@
+export * from './secondCopy'
+export type { CopySummary } from './copyLog'

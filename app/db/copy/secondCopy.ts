@@ -1,0 +1,98 @@
+import { wrap } from 'comlink'
+import type { PictureRow, Rows } from '../../domain/env'
+import { lineOf, type CopyLine, type CopySummary } from './copyLog'
+import type { CopyWorker } from './copy.worker'
+
+/** Whether what is written is kept twice, and why not. */
+export type CopyStatus =
+  | { readonly kept: 'twice' }
+  | { readonly kept: 'once'; readonly why: 'demo' | 'notSecure' | 'notHere' | 'failed'; readonly detail: string }
+
+/** The copy of a workshop beside its database, from which it comes back when the browser loses that. */
+export interface SecondCopy {
+  /** Where it stood when it was opened. */
+  readonly stood: CopySummary | undefined
+  readonly status: () => CopyStatus
+  readonly onStatus: (listener: () => void) => () => void
+  /** Resolves when the line is on the disk, or when it is known and told that the copy has failed: the database has it all the same. */
+  readonly append: (line: CopyLine) => Promise<void>
+  readonly whole: () => Promise<{ readonly rows: Rows; readonly revision: number }>
+  readonly startOver: (rows: Rows, summary: CopySummary) => Promise<void>
+  readonly pictureIds: () => Promise<readonly string[]>
+  readonly readPicture: (id: string) => Promise<Blob>
+  readonly keepPicture: (picture: PictureRow) => Promise<void>
+  readonly close: () => void
+}
+
+const OPEN_WITHIN_MS = 8000
+
+/** No copy: the database is all there is. */
+export function noCopy(why: 'demo' | 'notSecure' | 'notHere', detail = ''): SecondCopy {
+  const status: CopyStatus = { kept: 'once', why, detail }
+  const nothing = () => Promise.resolve()
+  return {
+    stood: undefined,
+    status: () => status,
+    onStatus: () => () => undefined,
+    append: nothing,
+    whole: () => Promise.resolve({ rows: {}, revision: 0 }),
+    startOver: nothing,
+    pictureIds: () => Promise.resolve([]),
+    readPicture: () => Promise.reject(new Error('Broken invariant: there is no copy')),
+    keepPicture: nothing,
+    close: () => undefined,
+  }
+}
+
+/** Opens the copy of a workshop; where the browser has no such thing, says so. */
+export async function openSecondCopy(kind: string, tab: string): Promise<SecondCopy> {
+  if (!globalThis.isSecureContext) return noCopy('notSecure')
+  if (typeof navigator.storage?.getDirectory !== 'function' || !navigator.locks) return noCopy('notHere')
+  const raw = new Worker(new URL('./copy.worker.ts', import.meta.url), { type: 'module' })
+  const worker = wrap<CopyWorker>(raw)
+  let stood: CopySummary | undefined
+  try {
+    stood = await within(OPEN_WITHIN_MS, worker.open(kind, tab), raw)
+  } catch (cause) {
+    raw.terminate()
+    return noCopy('notHere', cause instanceof Error ? cause.message : String(cause))
+  }
+  let status: CopyStatus = { kept: 'twice' }
+  const listeners = new Set<() => void>()
+  const set = (next: CopyStatus) => {
+    if (next.kept === status.kept) return
+    status = next
+    for (const listener of listeners) listener()
+  }
+  const failed = (cause: unknown) =>
+    set({ kept: 'once', why: 'failed', detail: cause instanceof Error ? cause.message : String(cause) })
+  return {
+    stood,
+    status: () => status,
+    onStatus: (listener) => {
+      listeners.add(listener)
+      return () => listeners.delete(listener)
+    },
+    append: async (line) => {
+      // After a line that failed the copy has a hole: it is begun anew at the next start, and until then the page says so.
+      if (status.kept === 'once') return
+      await worker.append(lineOf(line), line.batch.put?.pictures ?? []).catch(failed)
+    },
+    whole: () => worker.readAll(),
+    startOver: (rows, summary) => worker.startOver(rows, summary).catch(failed),
+    pictureIds: () => worker.pictureIds(),
+    readPicture: (id) => worker.readPicture(id),
+    keepPicture: (picture) => worker.keepPicture(picture),
+    close: () => raw.terminate(),
+  }
+}
+
+/** A worker that cannot start says so by an event, and one that hangs not at all. */
+const within = <T>(ms: number, answer: Promise<T>, worker: Worker): Promise<T> =>
+  Promise.race([
+    answer,
+    new Promise<never>((_resolve, reject) => {
+      worker.addEventListener('error', (event) => reject(new Error(event.message)))
+      setTimeout(() => reject(new Error(`no answer within ${ms / 1000} s`)), ms)
+    }),
+  ])

@@ -1,0 +1,84 @@
+import type { MetaRow, Rows } from '../domain/env'
+import { newDevice } from '../domain/writes'
+import { countRecords, REVISION, type WorkshopDatabase } from './database'
+import type { SecondCopy } from './copy'
+
+/** What was found missing when a workshop was opened, and what came of it; kept until somebody has read it. */
+export interface Loss {
+  readonly had: number
+  readonly has: number
+  readonly at: string
+}
+
+/** Notes of a loss, as meta rows; empty once they were read. */
+export const RECOVERED = 'recovered'
+export const MISSING = 'missing'
+
+export interface Found {
+  readonly rows: Rows
+  readonly revision: number
+}
+
+/** Holds what the database has against its second copy and against what was noted, and puts back what it lost. After that this browser writes under a
+ *  new name: what it wrote last may stand elsewhere under the same counters. */
+export async function recover(
+  db: WorkshopDatabase,
+  copy: SecondCopy,
+  { noted, now, newId }: { readonly noted: number; readonly now: string; readonly newId: () => string },
+): Promise<Found> {
+  const rows = await db.everything()
+  const revision = await db.revision()
+  const has = countRecords(rows)
+  const { stood } = copy
+  const isBehind = stood && (stood.revision > revision || (stood.revision === revision && stood.records > has))
+  const whole = isBehind ? await copy.whole() : undefined
+  if (whole) {
+    const meta: MetaRow[] = [
+      ...(whole.rows.meta ?? []).filter(({ id }) => id !== REVISION),
+      { id: 'device', value: newDevice(newId) },
+      { id: RECOVERED, value: JSON.stringify({ had: stood?.records ?? 0, has, at: now } satisfies Loss) },
+    ]
+    await putRows(db, { ...whole.rows, meta }, Math.max(whole.revision, revision))
+    await putPicturesBack(db, copy)
+  }
+  const after = whole ? await db.everything() : rows
+  const left = countRecords(after)
+  if (noted > left) {
+    const meta: MetaRow[] = [
+      { id: 'device', value: newDevice(newId) },
+      { id: MISSING, value: JSON.stringify({ had: noted, has: left, at: now } satisfies Loss) },
+    ]
+    await putRows(db, { meta }, await db.revision())
+  }
+  return { rows: await db.everything(), revision: await db.revision() }
+}
+
+async function putRows(db: WorkshopDatabase, rows: Rows, after: number): Promise<void> {
+  await db.inOne(async () => {
+    for (const [name, list] of Object.entries(rows)) await db.table<unknown>(name).bulkPut([...list])
+    await db.meta.put({ id: REVISION, value: String(after + 1) })
+  })
+}
+
+async function putPicturesBack(db: WorkshopDatabase, copy: SecondCopy): Promise<void> {
+  const there = new Set(await copy.pictureIds())
+  const lost = (await db.entries.toArray()).flatMap((entry) =>
+    entry.kind === 'picture' && there.has(entry.pictureId) ? [entry] : [],
+  )
+  for (const { pictureId: id, jobId, mediaType } of lost) {
+    if (await db.pictures.get(id)) continue
+    const blob = await copy.readPicture(id)
+    await db.inOne(() => db.pictures.put({ id, jobId, blob: new Blob([blob], { type: mediaType }) }))
+  }
+}
+
+/** Begins the copy anew where it is behind the database: the first time, or after it could not be written. */
+export async function renewCopy(db: WorkshopDatabase, copy: SecondCopy, { rows, revision }: Found): Promise<void> {
+  if (copy.status().kept === 'once' || copy.stood?.revision === revision) return
+  await copy.startOver(rows, { revision, records: countRecords(rows) })
+  const there = new Set(await copy.pictureIds())
+  for (const id of await db.pictures.toCollection().primaryKeys()) {
+    const picture = there.has(id) ? undefined : await db.pictures.get(id)
+    if (picture) await copy.keepPicture(picture)
+  }
+}

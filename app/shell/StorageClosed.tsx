@@ -1,0 +1,23 @@
+import { Button } from '@mantine/core'
+import { useAppDispatch } from '../store'
+import { saveToFile } from '../ui/saveToFile'
+import { useWorkshop } from '../ui/WorkshopContext'
+
+/** The database was closed under the page: what is on the screen can still be saved to a file, and nothing more can be written. */
+export function StorageClosed({ why }: { readonly why: string }) {
+  const dispatch = useAppDispatch()
+  const { now } = useWorkshop()
+  return (
+    <aside className="storage-closed" role="alert">
+      <p>
+        <strong>Nothing more can be written here.</strong> {why} Load the page again to go on.
+      </p>
+      <Button variant="filled" onClick={() => window.location.reload()}>
+        Load it again
+      </Button>
+      <Button variant="default" onClick={() => void dispatch(saveToFile(now()))}>
+        Save what is on the screen to a file
+      </Button>
+    </aside>
+  )
+}

@@ -1,0 +1,51 @@
+import { configureStore } from '@reduxjs/toolkit'
+import { TABLES, type Batch, type Env, type PictureRow, type TableName } from '../domain/env'
+import { reducers } from '../domain/state'
+import { written } from '../domain/written'
+
+export interface Fake {
+  readonly store: ReturnType<typeof storeOf>
+  readonly env: Env
+  /** What is stored, by table. */
+  readonly rows: Readonly<Record<TableName, Map<string, unknown>>>
+  readonly batches: Batch[]
+  /** From now on nothing can be written. */
+  fail: Error | undefined
+}
+
+const storeOf = (extraArgument: Env) =>
+  configureStore({
+    reducer: reducers,
+    middleware: (defaults) => defaults({ thunk: { extraArgument }, serializableCheck: false, immutableCheck: false }),
+  })
+
+/** A workshop whose outside is in memory: batches one at a time, and failures when they are wanted. */
+export function fakeWorkshop(): Fake {
+  const rows = Object.fromEntries(TABLES.map((name) => [name, new Map()])) as unknown as Fake['rows']
+  const batches: Batch[] = []
+  let serial = 0
+  let last: Promise<unknown> = Promise.resolve()
+  const env: Env = {
+    commit: (make) => {
+      const write = () => {
+        const batch = make()
+        if (fake.fail) throw fake.fail
+        for (const name of TABLES) {
+          for (const row of batch.put?.[name] ?? []) rows[name].set(row.id, row)
+          for (const id of batch.drop?.[name] ?? []) rows[name].delete(id)
+        }
+        batches.push(batch)
+        fake.store.dispatch(written(batch))
+      }
+      const mine = last.then(write, write)
+      last = mine
+      return mine
+    },
+    readPicture: (id) => Promise.resolve((rows.pictures.get(id) as PictureRow | undefined)?.blob),
+    now: () => '2026-11-24T08:00:00.000Z',
+    newId: () => `id-${serial++}`,
+  }
+  const fake: Fake = { env, rows, batches, fail: undefined, store: storeOf(env) }
+  fake.store.dispatch(written({ put: { meta: [{ id: 'device', value: 'd-test' }] } }))
+  return fake
+}

@@ -1,0 +1,147 @@
+import { Button } from '@mantine/core'
+import { failureOf, type WriteFailure } from '../domain/failure'
+import { notices } from './notice'
+import { failureWords } from './wording/failure'
+
+/* Nothing that is written may fail in silence: what was typed stays in its field, the page says what failed and offers to try again. */
+
+const SLOW_AFTER_MS = 10_000
+
+let unwritten = 0
+/** Counts what is on its way; the page is marked with it, and the browser asks before it closes over it. */
+function track(by: 1 | -1): void {
+  unwritten += by
+  document.documentElement.dataset['unwritten'] = String(unwritten)
+  if (unwritten === by && by === 1) window.addEventListener('beforeunload', stay)
+  if (unwritten === 0) window.removeEventListener('beforeunload', stay)
+}
+const stay = (event: BeforeUnloadEvent) => event.preventDefault()
+
+/** Does a piece of writing. When it fails: says so, and does it again when that is asked for. Undefined: it was given up, nothing was written. `what` begins a
+ *  sentence: "The note". */
+export async function attempt<T>(
+  what: string,
+  write: () => Promise<T>,
+  saveToFile?: () => unknown,
+): Promise<T | undefined> {
+  track(1)
+  try {
+    for (;;) {
+      const slow = setTimeout(() => void tellSlow(what, saveToFile), SLOW_AFTER_MS)
+      try {
+        return await write()
+      } catch (cause) {
+        if ((await askAgain(what, failureOf(cause), saveToFile)) === 'leave') return undefined
+      } finally {
+        clearTimeout(slow)
+        void notices().then((all) => all.hide(`slow ${what}`))
+      }
+    }
+  } finally {
+    track(-1)
+  }
+}
+
+const SaveNow = ({ saveToFile }: { readonly saveToFile: (() => unknown) | undefined }) =>
+  saveToFile && (
+    <Button variant="default" onClick={() => void saveToFile()}>
+      Save a file now
+    </Button>
+  )
+
+async function tellSlow(what: string, saveToFile: (() => unknown) | undefined): Promise<void> {
+  const all = await notices()
+  all.show({
+    id: `slow ${what}`,
+    autoClose: false,
+    withBorder: true,
+    withCloseButton: false,
+    role: 'alert',
+    message: (
+      <span className="notice">
+        <span>
+          {what} is not written yet: the browser’s storage does not answer. This goes away when it is written.
+        </span>
+        <SaveNow saveToFile={saveToFile} />
+      </span>
+    ),
+  })
+}
+
+async function askAgain(
+  what: string,
+  failure: WriteFailure,
+  saveToFile: (() => unknown) | undefined,
+): Promise<'again' | 'leave'> {
+  const all = await notices()
+  return new Promise((resolve) => {
+    const id = `failed ${what}`
+    const end = (how: 'again' | 'leave') => {
+      resolve(how)
+      all.hide(id)
+    }
+    all.hide(id)
+    all.show({
+      id,
+      autoClose: false,
+      withBorder: true,
+      role: 'alert',
+      color: 'red',
+      closeButtonProps: { 'aria-label': 'Leave it unwritten' },
+      onClose: () => resolve('leave'),
+      message: (
+        <span className="notice">
+          <span>
+            <strong>{what} was not written.</strong> {failureWords(failure)}
+          </span>
+          {failure.code !== 'refused' && (
+            <Button variant="filled" onClick={() => end('again')}>
+              Try again
+            </Button>
+          )}
+          <SaveNow saveToFile={saveToFile} />
+        </span>
+      ),
+    })
+  })
+}
+
+/** Keeps what is typed; where that fails, says so once for all fields, until it works again. */
+export async function keepTyped(store: () => Promise<void>, saveToFile: () => unknown): Promise<void> {
+  track(1)
+  const id = 'typing'
+  try {
+    await store()
+    if (typingFails) {
+      typingFails = false
+      ;(await notices()).hide(id)
+    }
+  } catch (cause) {
+    if (typingFails) return
+    typingFails = true
+    const all = await notices()
+    all.show({
+      id,
+      autoClose: false,
+      withBorder: true,
+      role: 'alert',
+      color: 'red',
+      closeButtonProps: { 'aria-label': 'Close the notice' },
+      message: (
+        <span className="notice">
+          <span>
+            <strong>What you type is not being kept.</strong> {failureWords(failureOf(cause))} It stays on the screen as
+            long as this page is open.
+          </span>
+          <Button variant="filled" onClick={() => void keepTyped(store, saveToFile)}>
+            Try again
+          </Button>
+          <SaveNow saveToFile={saveToFile} />
+        </span>
+      ),
+    })
+  } finally {
+    track(-1)
+  }
+}
+let typingFails = false
