@@ -1,20 +1,30 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
+import { zipSync } from 'fflate'
 
 async function saved(page: Page, press: () => Promise<void>): Promise<{ name: string; text: string }> {
   const [download] = await Promise.all([page.waitForEvent('download'), press()])
   return { name: download.suggestedFilename(), text: readFileSync(await download.path(), 'utf8') }
 }
 
-const choose = (page: Page, text: string, name = 'x.linkcount.json') =>
+const choose = (page: Page, content: string | Uint8Array) =>
   page
     .getByLabel('File', { exact: true })
-    .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
+    .setInputFiles({ name: 'x.linkcount.json', mimeType: 'application/json', buffer: Buffer.from(content) })
+
+/** The same file as somebody may have made it by hand: without checksums. */
+function withoutSums(text: string): string {
+  const { checksums: _none, ...rest } = JSON.parse(text) as Record<string, unknown>
+  return JSON.stringify(rest)
+}
 
 test('a workshop is saved, opened in another, opened again, and saved the same', async ({ page }) => {
   await page.goto('/demo')
   await expect(page.getByText('Never saved to a file.')).toBeVisible()
   const demo = await saved(page, () => page.getByRole('button', { name: 'Save to a file' }).click())
+  // Handed over is not saved: somebody has to have seen it.
+  await expect(page.getByText('Never saved to a file.')).toBeVisible()
+  await page.getByRole('button', { name: 'It is there' }).click()
   await expect(page.getByText('Last saved to a file today, nothing new since.')).toBeVisible()
   expect(demo.name).toMatch(/^workshop-\d{4}-\d\d-\d\d\.linkcount\.json$/)
 
@@ -33,7 +43,7 @@ test('a workshop is saved, opened in another, opened again, and saved the same',
 
   const again = await saved(page, () => page.getByRole('button', { name: 'Save to a file' }).click())
   const records = (text: string) => {
-    const { savedAt: _savedAt, ...rest } = JSON.parse(text) as Record<string, { id: string }[]>
+    const { savedAt: _savedAt, checksums: _sums, ...rest } = JSON.parse(text) as Record<string, { id: string }[]>
     return Object.fromEntries(
       Object.entries(rest).map(([key, list]) => [
         key,
@@ -81,18 +91,22 @@ test('broken and hostile files are refused whole and change nothing; markup in a
   const { text } = await saved(page, () => page.getByRole('button', { name: 'Save to a file' }).click())
   await page.goto('/own')
   await page.getByRole('button', { name: 'Open a file' }).click()
+  const plain = withoutSums(text)
+  const zeros = zipSync({ 'workshop.json': new Uint8Array(480_000_000) })
   for (const [file, message] of [
     [text.slice(0, 3000), /broken or cut short/],
     ['{"some":"thing"}', /not a Link Count file/],
-    [text.replace(/"version": \d+/, '"version": 99'), /newer Link Count/],
-    [text.replace('"cycleDeg": 720', '"cycleDeg": 1e999'), /wrong at sheets\.0\.cycleDeg/],
-    [' '.repeat(50_000_000), /more than 20 MB/],
+    [text.replace(/"version":\d+/, '"version":99'), /newer Link Count/],
+    [text.replace('"cycleDeg":720', '"cycleDeg":360'), /damaged: the record “[\w-]+” at sheets\.0/],
+    [plain.replace('"cycleDeg":720', '"cycleDeg":1e999'), /wrong at sheets\.0\.cycleDeg/],
+    ['['.repeat(19_000_000), /broken or cut short|too deep/],
+    [zeros, /more than 160 MB/],
   ] as const) {
     await choose(page, file)
     await expect(page.getByRole('alert')).toContainText(message)
     await expect(page.getByRole('button', { name: 'Add them' })).toHaveCount(0)
   }
-  await choose(page, text.replace('Ploughing tractor, engine 2', '<img src=x onerror=alert(1)>'))
+  await choose(page, plain.replace('Ploughing tractor, engine 2', '<img src=x onerror=alert(1)>'))
   await page.getByRole('button', { name: 'Add them' }).click()
   await expect(page.getByRole('heading', { name: '<img src=x onerror=alert(1)>' })).toBeVisible()
 })

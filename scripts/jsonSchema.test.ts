@@ -13,7 +13,7 @@ test('the stored JSON Schema is the one the Zod schemas make', () =>
 test('an independent validator takes a saved file by it, and refuses a wrong one', () => {
   const { $schema: _dialect, ...schema } = stored
   const validate = new Ajv2020({ strict: false, validateFormats: false }).compile(schema)
-  const file = read('../app/db/fixtures/version-4.json')
+  const file = read('../app/db/fixtures/version-5.json')
   expect(validate(file), JSON.stringify(validate.errors?.[0])).toBe(true)
   expect(validate({ ...file, version: 1 })).toBe(false)
   expect(validate({ ...file, extra: 1 })).toBe(false)

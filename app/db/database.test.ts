@@ -9,6 +9,7 @@ import version1 from './fixtures/version-1.json'
 import version2 from './fixtures/version-2.json'
 import version3 from './fixtures/version-3.json'
 import version4 from './fixtures/version-4.json'
+import version5 from './fixtures/version-5.json'
 
 afterEach(async () => {
   await Dexie.delete('link-count-own')
@@ -52,8 +53,24 @@ test('a file of version 3 is opened as it is, its entries without what they knew
 
 test('a file of version 4 is opened as it is, with what each entry knew', () => {
   const parsed = parseFile(JSON.stringify(version4), fileMigrations)
-  expect(parsed.ok && parsed.value).toEqual(version4)
+  expect(parsed.ok && parsed.value).toEqual({ ...version4, version: FILE_VERSION })
 })
+
+test('a file of version 5 is opened as it is, its checksums held against it', () => {
+  const parsed = parseFile(JSON.stringify(version5), fileMigrations)
+  expect(parsed.ok && parsed.value).toEqual(version5)
+})
+
+test.each([[null], ['bank'], [[]], [{ banks: [null] }], [{ couplings: [7] }], [{ banks: 'x', couplings: { 0: 1 } }]])(
+  'rows of any shape are an answer: a sheet that is %j',
+  (sheet) => {
+    for (const version of [1, 2, 3, 4])
+      expect(parseFile(JSON.stringify({ ...version1, version, sheets: [sheet] }), fileMigrations)).toMatchObject({
+        ok: false,
+        error: { code: 'invalid' },
+      })
+  },
+)
 
 test('a database of version 1 is still opened with every row', async () => {
   const old = new Dexie('link-count-own')

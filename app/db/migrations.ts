@@ -36,14 +36,17 @@ export const storeVersions: readonly StoreVersion[] = [
   { version: 3, name: '003-couplings', stores, up: { sheets: sheetTo3 } },
   // New kinds and fields only: entries of before have no `seen`, and are ordered and told apart by their jobs.
   { version: 4, name: '004-one-stand', stores, up: {} },
+  // A job may have been taken out, and a file has checksums.
+  { version: 5, name: '005-nothing-lost', stores, up: {} },
 ]
 
 /** Bank axes say how far they are trusted; layout and marks of the rim are on the sheet. */
 function sheetTo2(sheet: Row): Row {
-  const banks = (Array.isArray(sheet['banks']) ? sheet['banks'] : []).map((bank: Row) => ({
-    ...bank,
-    axisDeg: { value: bank['axisDeg'], typed: String(bank['axisDeg']), trust: 'unknown' },
-  }))
+  const banks = (Array.isArray(sheet['banks']) ? sheet['banks'] : []).map((bank: unknown) =>
+    isRow(bank)
+      ? { ...bank, axisDeg: { value: bank['axisDeg'], typed: String(bank['axisDeg']), trust: 'unknown' } }
+      : bank,
+  )
   return { ...sheet, banks, layout: 'inLine', rimMarks: [] }
 }
 
@@ -58,7 +61,8 @@ function entryTo2(entry: Row): Row {
 
 /** The places of a coupling say how far they are trusted. */
 function sheetTo3(sheet: Row): Row {
-  const couplings = (Array.isArray(sheet['couplings']) ? sheet['couplings'] : []).map((coupling: Row) => {
+  const couplings = (Array.isArray(sheet['couplings']) ? sheet['couplings'] : []).map((coupling: unknown) => {
+    if (!isRow(coupling)) return coupling
     const { positions, ...rest } = coupling
     return positions === undefined
       ? rest

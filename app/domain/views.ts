@@ -39,7 +39,8 @@ export const selectSheets = createSelector(
       .sort((a, b) => b.version - a.version),
 )
 
-export const selectJobs = createSelector(
+/** All jobs of an engine, those that were taken out as well, the latest first. */
+export const selectAllJobs = createSelector(
   [(state: RootState) => state.jobs, (_state: RootState, engineId: string) => engineId],
   (jobs, engineId) =>
     jobSelectors
@@ -47,6 +48,9 @@ export const selectJobs = createSelector(
       .filter((job) => job.engineId === engineId)
       .sort((a, b) => compareJobs(b, a)),
 )
+
+/** The jobs of an engine that have their ledgers, the latest first. */
+export const selectJobs = createSelector([selectAllJobs], (jobs) => jobs.filter(({ removed }) => !removed))
 
 /** Everything that was written on the engine of a job, in all of its jobs. */
 const selectEngineEntries = createSelector(
@@ -68,18 +72,68 @@ const selectEngineEntries = createSelector(
 
 type Slices = Pick<RootState, 'engines' | 'sheets'>
 
-function makeJobView(
-  { engines, sheets }: Slices,
-  job: Job | undefined,
-  { jobs, entries }: { readonly jobs: readonly Job[]; readonly entries: readonly Entry[] },
-): JobView | undefined {
-  const engine = job && engineSelectors.selectById(engines, job.engineId)
-  if (!job || !engine) return undefined
-  const versions = sheetSelectors.selectAll(sheets).filter(({ engineId }) => engineId === engine.id)
+interface EngineWork {
+  readonly jobs: readonly Job[]
+  readonly entries: readonly Entry[]
+}
+
+/** Why a job cannot be shown. */
+export interface NotReadable {
+  readonly why: string
+}
+
+const isView = (read: JobView | NotReadable | undefined): read is JobView => read !== undefined && 'state' in read
+
+/** A job as the screens see it. One that cannot be read fails alone: the others of its engine are read without it, and what it did is not known. */
+function readJob(slices: Slices, job: Job | undefined, work: EngineWork): JobView | NotReadable | undefined {
+  const engine = job && engineSelectors.selectById(slices.engines, job.engineId)
+  if (!job || !engine || job.removed) return undefined
+  const sheets = sheetSelectors.selectAll(slices.sheets).filter(({ engineId }) => engineId === engine.id)
+  try {
+    return makeJobView({ engine, job, sheets, ...work })
+  } catch {
+    const unreadable = new Set(
+      work.jobs.filter((one) => !one.removed && whyNot(engine, one, sheets, work) !== undefined).map(({ id }) => id),
+    )
+    const why = whyNot(engine, job, sheets, work)
+    if (why !== undefined) return { why }
+    try {
+      return makeJobView({ engine, job, sheets, ...work, unreadable })
+    } catch (cause) {
+      return { why: reasonOf(cause) }
+    }
+  }
+}
+
+/** Why a job cannot be read by itself; undefined when it can. */
+function whyNot(engine: Engine, job: Job, sheets: readonly BuildSheet[], { entries }: EngineWork): string | undefined {
+  try {
+    makeJobView({ engine, job, sheets, jobs: [job], entries: entries.filter(({ jobId }) => jobId === job.id) })
+    return undefined
+  } catch (cause) {
+    return reasonOf(cause)
+  }
+}
+
+const reasonOf = (cause: unknown) => (cause instanceof Error ? cause.message : String(cause))
+
+function makeJobView({
+  engine,
+  job,
+  sheets: versions,
+  jobs,
+  entries,
+  unreadable,
+}: EngineWork & {
+  readonly engine: Engine
+  readonly job: Job
+  readonly sheets: readonly BuildSheet[]
+  readonly unreadable?: ReadonlySet<string>
+}): JobView {
   const newest = newestSheet(versions)
-  const state = foldJob({ job, jobs, sheets: versions, entries })
+  const state = foldJob({ job, jobs, sheets: versions, entries, unreadable })
   const sheet = versions.find(({ id }) => id === state.sheetId)
-  if (!newest || !sheet) return undefined
+  if (!newest || !sheet) throw new Error('its build sheet is not in this workshop')
   const run = makeRunSheet(sheet, job)
   const steps = run.map((step) => ({ step, status: statusOf({ step, sheet, job, state }) }))
   const status = (step: Step) => steps.find((one) => one.step === step)?.status as StepStatus
@@ -117,22 +171,34 @@ export function guardWith(state: RootState, jobId: string, draft: EntryDraft, de
     at: job.at,
     seenFrom: state.screen.side,
   } as Entry
-  const jobs = selectJobs(state, job.engineId)
-  return makeJobView(state, job, { jobs, entries: [...entries, would] })?.guard
+  const jobs = selectAllJobs(state, job.engineId)
+  const read = readJob(state, job, { jobs, entries: [...entries, would] })
+  return isView(read) ? read.guard : undefined
 }
 
 const engineIdOf = (state: RootState, jobId: string) => jobSelectors.selectById(state.jobs, jobId)?.engineId ?? ''
 
-export const selectJobView = createSelector(
+const selectJobRead = createSelector(
   [
     (state: RootState) => state.engines,
     (state: RootState) => state.sheets,
     (state: RootState, jobId: string) => jobSelectors.selectById(state.jobs, jobId),
-    (state: RootState, jobId: string) => selectJobs(state, engineIdOf(state, jobId)),
+    (state: RootState, jobId: string) => selectAllJobs(state, engineIdOf(state, jobId)),
     (state: RootState, jobId: string) => selectEngineEntries(state, engineIdOf(state, jobId)),
   ],
-  (engines, sheets, job, jobs, entries) => makeJobView({ engines, sheets }, job, { jobs, entries }),
+  (engines, sheets, job, jobs, entries) => readJob({ engines, sheets }, job, { jobs, entries }),
 )
+
+export const selectJobView = (state: RootState, jobId: string): JobView | undefined => {
+  const read = selectJobRead(state, jobId)
+  return isView(read) ? read : undefined
+}
+
+/** A job that is there and cannot be read, and why. */
+export const selectNotReadable = (state: RootState, jobId: string): NotReadable | undefined => {
+  const read = selectJobRead(state, jobId)
+  return read && !isView(read) ? read : undefined
+}
 
 /** What earlier jobs on the engine found of each mark, the latest first. */
 export const selectEarlierMarks = createSelector(
@@ -140,7 +206,7 @@ export const selectEarlierMarks = createSelector(
     (state: RootState) => state.engines,
     (state: RootState) => state.sheets,
     (state: RootState, engineId: string) => selectEngineEntries(state, engineId),
-    (state: RootState, engineId: string) => selectJobs(state, engineId),
+    (state: RootState, engineId: string) => selectAllJobs(state, engineId),
     (_state: RootState, _engineId: string, jobId: string) => jobId,
   ],
   (engines, sheets, entries, jobs, jobId): readonly { readonly jobLabel: string; readonly mark: MarkReading }[] => {
@@ -148,8 +214,8 @@ export const selectEarlierMarks = createSelector(
     return jobs
       .filter((job) => own === undefined || compareJobs(job, own) < 0)
       .flatMap((job) => {
-        const view = makeJobView({ engines, sheets }, job, { jobs, entries })
-        return view ? readMarks(view.sheet, view.state).map((mark) => ({ jobLabel: view.label, mark })) : []
+        const view = readJob({ engines, sheets }, job, { jobs, entries })
+        return isView(view) ? readMarks(view.sheet, view.state).map((mark) => ({ jobLabel: view.label, mark })) : []
       })
   },
 )
@@ -168,11 +234,12 @@ export const selectInherited = createSelector(
     (state: RootState) => state.engines,
     (state: RootState) => state.sheets,
     (state: RootState, engineId: string) => selectEngineEntries(state, engineId),
-    (state: RootState, engineId: string) => selectJobs(state, engineId),
+    (state: RootState, engineId: string) => selectAllJobs(state, engineId),
   ],
   (engines, sheets, entries, jobs): Inheritance | undefined => {
-    const view = makeJobView({ engines, sheets }, jobs[0], { jobs, entries })
-    if (!view) return undefined
+    const latest = jobs.find(({ removed }) => !removed)
+    const view = readJob({ engines, sheets }, latest, { jobs, entries })
+    if (!isView(view)) return undefined
     const { loops, couplings } = view.state.stand
     const off = view.sheet.loops.filter(({ id }) => loops.get(id)?.is !== 'on')
     const apart = [...couplings.values()].some(({ is }) => is !== 'on')
@@ -188,7 +255,7 @@ export const selectInherited = createSelector(
 /** Lines of a job's ledger that were written beside others which their device did not know of. */
 export const selectOverlaps = createSelector(
   [
-    (state: RootState, jobId: string) => selectJobs(state, engineIdOf(state, jobId)),
+    (state: RootState, jobId: string) => selectAllJobs(state, engineIdOf(state, jobId)),
     (state: RootState, jobId: string) => selectEngineEntries(state, engineIdOf(state, jobId)),
   ],
   (jobs, entries) => overlappingWork(jobs, entries),
@@ -200,10 +267,13 @@ export const selectJobViews = createSelector(
     (state: RootState) => state.engines,
     (state: RootState) => state.sheets,
     (state: RootState, engineId: string) => selectEngineEntries(state, engineId),
-    (state: RootState, engineId: string) => selectJobs(state, engineId),
+    (state: RootState, engineId: string) => selectAllJobs(state, engineId),
   ],
   (engines, sheets, entries, jobs): readonly JobView[] =>
-    jobs.flatMap((job) => makeJobView({ engines, sheets }, job, { jobs, entries }) ?? []),
+    jobs.flatMap((job) => {
+      const view = readJob({ engines, sheets }, job, { jobs, entries })
+      return isView(view) ? [view] : []
+    }),
 )
 
 export const selectRecords = createSelector(

@@ -165,11 +165,40 @@ export const changeSheetInJob = (
     return { batch: { put: { sheets: [row], entries }, drop: { drafts: taken(state, takes) } }, give: row }
   })
 
-/** Adds imported records, all or nothing. Where the file holds work of this very device that was not here, the device goes on under a new name: what it
+/** Takes out a job whose ledger cannot be read. That it was there stays: what it did to the engine is not known until somebody looks. */
+export const removeJob = (jobId: string) =>
+  commit((state, { now }) => {
+    const job = jobSelectors.selectById(state.jobs, jobId)
+    if (!job) throw new WriteError('gone', `There is no job ${jobId}`)
+    const its = entrySelectors.selectAll(state.entries).filter((entry) => entry.jobId === jobId)
+    const counters = its.map(({ counter }) => counter).filter((n) => Number.isInteger(n) && n > 0 && n < 1e9)
+    const row: Job = { ...job, removed: { at: now(), counter: Math.max(0, ...counters) } }
+    const pictures = its.flatMap((entry) => (entry.kind === 'picture' ? [entry.pictureId] : []))
+    return { batch: { put: { jobs: [row] }, drop: { entries: its.map(({ id }) => id), pictures } }, give: undefined }
+  })
+
+/** Says which of several build sheets of one number is right: the next number is like it. */
+export const chooseSheet = (sheetId: string) =>
+  commit((state, { newId, now }) => {
+    const chosen = sheetSelectors.selectById(state.sheets, sheetId)
+    if (!chosen) throw new WriteError('gone', `There is no build sheet ${sheetId}`)
+    const row = buildSheetSchema.parse({ ...chosen, id: newId(), version: chosen.version + 1, at: now() })
+    return { batch: { put: { sheets: [row] } }, give: row }
+  })
+
+const NOTHING: Records = { engines: [], sheets: [], jobs: [], entries: [] }
+
+/** Adds imported records, and changes those that a file has otherwise, all or nothing. Where the file holds work of this very device that was not here, the device goes on under a new name: what it
  *  wrote after the file was saved may be elsewhere, under the same counters. */
-export const addRecords = (records: Records, pictures: readonly PictureRow[]) =>
+export const addRecords = (add: Records, pictures: readonly PictureRow[], change: Records = NOTHING) =>
   commit((state, { newId }) => {
-    const restored = records.entries.some(({ device }) => device === deviceOf(state))
+    const records: Records = {
+      engines: [...add.engines, ...change.engines],
+      sheets: [...add.sheets, ...change.sheets.map((sheet) => buildSheetSchema.parse(sheet))],
+      jobs: [...add.jobs, ...change.jobs],
+      entries: [...add.entries, ...change.entries],
+    }
+    const restored = add.entries.some(({ device }) => device === deviceOf(state))
     return {
       batch: {
         put: { ...records, pictures, ...(restored ? { meta: [{ id: 'device', value: newDevice(newId) }] } : {}) },

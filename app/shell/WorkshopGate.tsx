@@ -8,6 +8,7 @@ import { attempt } from '../ui/attempt'
 import { WorkshopProvider, type WorkshopInfo } from '../ui/WorkshopContext'
 import { rememberWorkshop } from './lastWorkshop'
 import { StorageClosed } from './StorageClosed'
+import { useFolderCopy } from './useFolderCopy'
 import { usePersistence } from './usePersistence'
 import { SLOW_AFTER_MS, slowWords, whyNotOpen, type WhyNotOpen } from './whyNotOpen'
 
@@ -75,6 +76,7 @@ function OpenPages({
 }) {
   const persisted = usePersistence(kind)
   const copy = useSyncExternalStore(workshop.onCopyStatus, workshop.copyStatus)
+  const folder = useFolderCopy(store, kind)
   useEffect(() => {
     const look = () => {
       if (document.visibilityState === 'visible') void workshop.catchUp().catch(() => undefined)
@@ -88,6 +90,7 @@ function OpenPages({
       now: () => new Date().toISOString(),
       persisted,
       copy,
+      folder,
       resetDemo: async () => {
         const undo = await attempt('Put the demo back', workshop.reset)
         if (!undo) return
@@ -100,7 +103,7 @@ function OpenPages({
         })
       },
     }),
-    [kind, persisted, copy, workshop],
+    [kind, persisted, copy, folder, workshop],
   )
   return (
     <Provider store={store}>

@@ -7,13 +7,16 @@ export const notices = () => import('@mantine/notifications').then(({ notificati
 export async function showNotice({
   words,
   undo,
+  lasting = false,
 }: {
   readonly words: string
   readonly undo?: () => Promise<void> | void
+  /** It stays until it is closed. */
+  readonly lasting?: boolean
 }): Promise<void> {
   const all = await notices()
   const id = all.show({
-    autoClose: 10_000,
+    autoClose: lasting ? false : 10_000,
     withBorder: true,
     closeButtonProps: { 'aria-label': 'Close the notice' },
     message: (

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { FILE_VERSION, fileSchema, type LinkCountFile, type Records } from '../model'
 import { benchJob, benchSheet, entriesOf, halfProved } from '../testing/bench'
-import { makeFile, mergeRecords, parseFile, stable } from '.'
+import { fileText, makeFile, MOST_FILE_BYTES, parseFile } from '.'
 
 const records = (): Records => ({
   engines: [{ id: 'engine', name: 'Bench <b>engine</b>', description: '', at: benchJob.at }],
@@ -11,8 +11,10 @@ const records = (): Records => ({
   entries: entriesOf(halfProved),
 })
 const file = () => makeFile(records(), benchJob.at)
+/** A file without checksums, as somebody may have made it by hand. */
 const text = (change: (raw: Record<string, never>) => void = () => undefined) => {
-  const raw = JSON.parse(JSON.stringify(file())) as Record<string, never>
+  const { checksums: _none, ...rest } = file()
+  const raw = JSON.parse(JSON.stringify(rest)) as Record<string, never>
   change(raw)
   return JSON.stringify(raw)
 }
@@ -98,7 +100,7 @@ describe('hostile, broken and foreign files are refused whole, with what and whe
       `{"format":"link-count","version":${FILE_VERSION},"a":${'['.repeat(60)}${']'.repeat(60)}}`,
       { code: 'tooDeep' },
     ],
-    ['too big', ' '.repeat(20_000_001), { code: 'tooBig' }],
+    ['too big', ' '.repeat(MOST_FILE_BYTES + 1), { code: 'tooBig' }],
   ])('%s', (_name, source, error) => expect(refusal(source)).toMatchObject(error))
 
   test('markup in a name is only a name', () => expect(refusal(text())).toBe('taken'))
@@ -108,7 +110,8 @@ describe('hostile, broken and foreign files are refused whole, with what and whe
 })
 
 test('older files go through the named migrations, in order', () => {
-  const old = JSON.stringify({ ...file(), version: FILE_VERSION - 1, machines: file().engines, engines: undefined })
+  const { checksums: _none, ...now } = file()
+  const old = JSON.stringify({ ...now, version: FILE_VERSION - 1, machines: file().engines, engines: undefined })
   const parsed = parseFile(old, [
     {
       name: '000-machines-were-engines',
@@ -119,27 +122,97 @@ test('older files go through the named migrations, in order', () => {
   expect(parsed.ok).toBe(true)
 })
 
-describe('merging over what is here', () => {
-  test('the same file twice adds nothing', () => {
-    const outcome = mergeRecords(records(), records())
-    expect(outcome.add.engines).toHaveLength(0)
-    expect(outcome.kept).toHaveLength(0)
+describe('damage', () => {
+  const written = file()
+  const whole = [...fileText(written)].join('')
+  test('as text, piece by piece, it is the same file', () => {
+    expect(parseFile(whole, [])).toEqual({ ok: true, value: written })
   })
-  test('new entries are added, ours is never overwritten and what differs is listed', () => {
-    const mine = records()
-    const theirs = {
-      ...mine,
-      engines: [{ ...mine.engines[0], name: 'Renamed' }] as Records['engines'],
-      entries: [...mine.entries, ...entriesOf(halfProved, 'd-2', 20)],
+  test('any one digit or letter that is another one is found, and the record named', () => {
+    const places = [...whole].flatMap((c, i) => (/[0-9a-z]/.test(c) ? [i] : []))
+    const other = (c: string) => (/[0-9]/.test(c) ? String((Number(c) + 1) % 10) : c === 'x' ? 'y' : 'x')
+    const before = parseFile(whole, [])
+    for (let k = 0; k < 400; k++) {
+      const at = places[Math.floor((k * places.length) / 400)] ?? 0
+      const changed = whole.slice(0, at) + other(whole[at] ?? '') + whole.slice(at + 1)
+      const parsed = parseFile(changed, [])
+      // A letter inside of \\n or the like may say the same; anything else is refused.
+      if (parsed.ok) expect(parsed).toEqual(before)
     }
-    const { add, kept } = mergeRecords(mine, theirs)
-    expect(add.entries).toHaveLength(halfProved.length)
-    expect(add.engines).toHaveLength(0)
-    expect(kept).toEqual([{ list: 'engines', id: 'engine', name: 'Renamed' }])
   })
-  test('key order is no difference', () =>
-    expect(stable({ a: 1, b: [{ c: 2, d: 3 }] })).toBe(stable({ b: [{ d: 3, c: 2 }], a: 1 })))
+  test('a digit of a reading is found in its line, by its id', () => {
+    const id = written.entries[1]?.id
+    expect(whole).toContain('"firstDeg":340')
+    expect(refusal(whole.replace('"firstDeg":340', '"firstDeg":341'))).toEqual({
+      code: 'damaged',
+      where: 'entries.1',
+      id,
+    })
+  })
+  test('a record that is gone, or one too many', () => {
+    const { entries, ...rest } = file()
+    expect(refusal(JSON.stringify({ ...rest, entries: entries.slice(0, -1) }))).toMatchObject({ code: 'damaged' })
+  })
+  test('checksums of an older file are held against it before it is raised', () => {
+    const old = { ...file(), version: FILE_VERSION - 1 }
+    expect(refusal(JSON.stringify(old))).toMatchObject({ code: 'damaged', where: 'file' })
+  })
 })
+
+describe('what points elsewhere, stands twice or leaves no room', () => {
+  const any = (raw: unknown) => raw as Record<string, Record<string, unknown>[]>
+  const other = { id: 'other', name: 'Other', description: '', at: benchJob.at }
+  const sheetOf = (engineId: string, id: string) => ({ ...benchSheet(), id, engineId })
+  test.each<[string, (raw: Record<string, unknown>) => void, object]>([
+    [
+      'an entry citing a sheet of another engine',
+      (raw) => {
+        any(raw)['engines']?.push(other)
+        any(raw)['sheets']?.push(sheetOf('other', 'sheet-2'))
+        Object.assign(any(raw)['entries']?.[0] ?? {}, { sheetId: 'sheet-2' })
+      },
+      { code: 'danglingId', id: 'sheet-2' },
+    ],
+    [
+      'a job taking up a sheet of another engine',
+      (raw) => {
+        any(raw)['engines']?.push(other)
+        any(raw)['sheets']?.push(sheetOf('other', 'sheet-2'))
+        any(raw)['entries']?.push(sheetLine)
+      },
+      { code: 'danglingId', id: 'sheet-2' },
+    ],
+    [
+      'a shaft twice in a sheet',
+      (raw) => {
+        const shafts = any(raw)['sheets']?.[0]?.['shafts'] as unknown[]
+        shafts.push(shafts[0])
+      },
+      { code: 'twice', where: 'sheets.sheet.shafts' },
+    ],
+    [
+      'a counter at its end',
+      (raw) => void Object.assign(any(raw)['entries']?.[0] ?? {}, { counter: 1e9 }),
+      { code: 'noRoom' },
+    ],
+    [
+      'a version at its end',
+      (raw) => void Object.assign(any(raw)['sheets']?.[0] ?? {}, { version: 100_000 }),
+      { code: 'noRoom' },
+    ],
+    [
+      'a job number at its end',
+      (raw) => void Object.assign(any(raw)['jobs']?.[0] ?? {}, { number: 100_000 }),
+      { code: 'noRoom' },
+    ],
+    [
+      'an id that every object has',
+      (raw) => void Object.assign(any(raw)['entries']?.[0] ?? {}, { id: 'toString' }),
+      { code: 'invalid', where: 'entries.0.id' },
+    ],
+  ])('%s', (_what, change, error) => expect(refusal(text(change))).toMatchObject(error))
+})
+const sheetLine = { ...entriesOf([{ kind: 'sheet', toSheetId: 'sheet-2' }])[0] }
 
 test('every starter sheet and every entry passes the schema it was made for', () => {
   expect(() => fileSchema.parse(file() satisfies LinkCountFile)).not.toThrow()

@@ -1,36 +1,195 @@
-import type { Records } from '../model'
+import type { BuildSheet, Records } from '../model'
+import { err, ok, type Result } from '../result'
+import { checkIds, checkRoom } from './checkIds'
+import { checksum } from './checksum'
+import type { FileError } from './fileError'
+import { mergeFields, withField, type Difference } from './mergeFields'
+import { stable } from './stable'
+import { LISTS } from './writeFile'
+
+/** A field in which the file and what is here differ: one of the two was taken, the other is offered. */
+export interface Offer extends Difference {
+  readonly list: 'engines' | 'jobs' | 'sheets'
+  readonly id: string
+  readonly name: string
+}
 
 export interface MergeOutcome {
-  /** What is new and will be added; nothing that is here is ever overwritten. */
+  /** What is new here. */
   readonly add: Records
+  /** Records that are here and become others: fields that the file has too, sheets of which two copies went on apart. */
+  readonly change: Records
   readonly same: number
-  /** Records that are here under the same id with other content: ours stays. */
-  readonly kept: readonly { readonly list: keyof Records; readonly id: string; readonly name: string }[]
+  readonly offers: readonly Offer[]
+  /** Lines of the ledger that are here under the same id with other content: ours stay. */
+  readonly kept: readonly string[]
+  /** Build sheets of one number that both stay; which is right is asked where the engine is. */
+  readonly rivals: readonly { readonly engineId: string; readonly version: number }[]
 }
 
-/** What importing would do, before it is done: the union by id. */
-export function mergeRecords(mine: Records, theirs: Records): MergeOutcome {
-  const kept: MergeOutcome['kept'][number][] = []
-  let same = 0
-  const fresh = <K extends keyof Records>(list: K): Records[K] => {
-    const here = new Map(mine[list].map((record) => [record.id, stable(record)]))
-    return theirs[list].filter((record) => {
-      const ours = here.get(record.id)
-      if (ours === undefined) return true
-      if (ours === stable(record)) same++
-      else kept.push({ list, id: record.id, name: 'name' in record ? String(record.name) : record.id })
-      return false
-    }) as Records[K]
+/** What opening a file would do, before it is done. Of two copies of one workshop that went on apart the outcome is the same whichever of them opens the
+ *  other's file: entries and cited sheets are united, engines, heads of jobs and sheets that nobody cites are merged by field. Errors: a record of ours
+ *  that the file has under another engine or job, and ids that would point nowhere. */
+export function mergeRecords(mine: Records, theirs: Records): Result<MergeOutcome, FileError> {
+  const elsewhere = belongsElsewhere(mine, theirs)
+  if (elsewhere) return err(elsewhere)
+  const apart = sheetsApart(mine, theirs)
+  const ours = recite(mine, apart.renameMine)
+  const other = recite(theirs, apart.renameTheirs)
+  const offers: Offer[] = []
+  const told = (list: Offer['list'], id: string, name: string, differences: readonly Difference[]) => {
+    // When it was last changed is no choice of anybody's.
+    for (const one of differences) if (one.path[0] !== 'at') offers.push({ ...one, list, id, name })
   }
-  const add = { engines: fresh('engines'), sheets: fresh('sheets'), jobs: fresh('jobs'), entries: fresh('entries') }
-  return { add, same, kept }
+  const engines = united(ours.engines, other.engines, (a, b) => {
+    const { merged, differences } = mergeFields(a, b)
+    told('engines', a.id, merged.name, differences)
+    return merged
+  })
+  const nameOf = (engineId: string) => engines.find(({ id }) => id === engineId)?.name ?? ''
+  const jobs = united(ours.jobs, other.jobs, (a, b) => {
+    const { merged, differences } = mergeFields(a, b)
+    told('jobs', a.id, `${nameOf(a.engineId)}, job ${merged.number}`, differences)
+    return merged
+  })
+  const sheets = united(ours.sheets, other.sheets, (a, b) => {
+    const { merged, differences } = mergeFields(a, b)
+    told('sheets', a.id, `${nameOf(a.engineId)}, build sheet ${a.version}`, differences)
+    return merged
+  })
+  const removed = new Set(jobs.flatMap((job) => (job.removed ? [job.id] : [])))
+  const kept: string[] = []
+  const entries = united(ours.entries, other.entries, (a) => {
+    kept.push(a.id)
+    return a
+  }).filter(({ jobId }) => !removed.has(jobId))
+  const all: Records = { engines, sheets, jobs, entries }
+  const wrong = checkIds(all) ?? checkRoom(all)
+  if (wrong) return err(wrong)
+  const offered = new Set(offers.map(({ id }) => id))
+  return ok({ ...compare(mine, all, offered), offers, kept, rivals: rivalsOf(all, mine) })
 }
 
-/** JSON with its keys in order, so that two equal records read the same. */
-export function stable(value: unknown): string {
-  return JSON.stringify(value, (_key, inner: unknown) =>
-    inner !== null && typeof inner === 'object' && !Array.isArray(inner)
-      ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : inner,
+/** The outcome with what was not taken of a field taken after all. */
+export function takeOther(outcome: MergeOutcome, { list, id, path, other }: Offer): MergeOutcome {
+  const take = (records: Records): Records => ({
+    ...records,
+    [list]: records[list].map((one) => (one.id === id ? withField(one, path, other) : one)),
+  })
+  return { ...outcome, add: take(outcome.add), change: take(outcome.change) }
+}
+
+function united<T extends { readonly id: string }>(
+  mine: readonly T[],
+  theirs: readonly T[],
+  both: (mine: T, theirs: T) => T,
+): T[] {
+  const rows = new Map(mine.map((one) => [one.id, one]))
+  for (const one of theirs) {
+    const here = rows.get(one.id)
+    rows.set(one.id, !here || stable(here) === stable(one) ? (here ?? one) : both(here, one))
+  }
+  return [...rows.values()]
+}
+
+/** What is new and what is another than before, or may become so. */
+function compare(
+  mine: Records,
+  all: Records,
+  offered: ReadonlySet<string>,
+): Pick<MergeOutcome, 'add' | 'change' | 'same'> {
+  let same = 0
+  const split = <T extends { readonly id: string }>(before: readonly T[], now: readonly T[]) => {
+    const here = new Map(before.map((one) => [one.id, one]))
+    const isOther = (one: T, was: T | undefined) =>
+      was !== undefined && (offered.has(one.id) || (was !== one && stable(was) !== stable(one)))
+    const changed = now.filter((one) => isOther(one, here.get(one.id)))
+    const added = now.filter((one) => !here.has(one.id))
+    same += now.length - added.length - changed.length
+    return { added, changed }
+  }
+  const lists = LISTS.map((name) => [name, split<{ id: string }>(mine[name], all[name])] as const)
+  const pick = (which: 'added' | 'changed') =>
+    Object.fromEntries(lists.map(([name, one]) => [name, one[which]])) as unknown as Records
+  return { add: pick('added'), change: pick('changed'), same }
+}
+
+const OWNER = { sheets: 'engineId', jobs: 'engineId', entries: 'jobId' } as const
+
+function belongsElsewhere(mine: Records, theirs: Records): FileError | undefined {
+  for (const list of ['sheets', 'jobs', 'entries'] as const) {
+    const owner = (one: object) => (one as Record<string, unknown>)[OWNER[list]]
+    const here = new Map<string, object>(mine[list].map((one) => [one.id, one]))
+    for (const one of theirs[list]) {
+      const ours = here.get(one.id)
+      if (ours && owner(ours) !== owner(one)) return { code: 'belongsElsewhere', where: list, id: one.id }
+    }
+  }
+  return undefined
+}
+
+type Rename = ReadonlyMap<string, string>
+
+const citedIn = ({ jobs, entries }: Records): ReadonlySet<string> =>
+  new Set([
+    ...jobs.map(({ sheetId }) => sheetId),
+    ...entries.map(({ sheetId }) => sheetId),
+    ...entries.flatMap((entry) => (entry.kind === 'sheet' ? [entry.toSheetId] : [])),
+  ])
+
+/** Sheets of one id that went on apart after somebody had cited them: both stay. The cited one keeps the id; of two cited ones the one whose checksum is
+ *  the smaller; the other gets an id made of its content, so that both sides give it the same. */
+function sheetsApart(mine: Records, theirs: Records): { readonly renameMine: Rename; readonly renameTheirs: Rename } {
+  const cited = [citedIn(mine), citedIn(theirs)] as const
+  const here = new Map(mine.sheets.map((sheet) => [sheet.id, sheet]))
+  const renameMine = new Map<string, string>()
+  const renameTheirs = new Map<string, string>()
+  for (const sheet of theirs.sheets) {
+    const ours = here.get(sheet.id)
+    if (!ours || stable(ours) === stable(sheet)) continue
+    const [byMe, byThem] = [cited[0].has(sheet.id), cited[1].has(sheet.id)]
+    if (!byMe && !byThem) continue
+    const mineStays = byMe && byThem ? contentSum(ours) < contentSum(sheet) : byMe
+    if (mineStays) renameTheirs.set(sheet.id, ownId(sheet))
+    else renameMine.set(sheet.id, ownId(ours))
+  }
+  return { renameMine, renameTheirs }
+}
+
+const contentSum = (sheet: BuildSheet) => {
+  const text = stable({ ...sheet, id: '' })
+  return `${checksum(text)}${checksum(`${text} `)}`
+}
+const ownId = (sheet: BuildSheet) => `${sheet.id.slice(0, 46)}-${contentSum(sheet)}`
+
+function recite(records: Records, rename: Rename): Records {
+  if (rename.size === 0) return records
+  const now = (id: string) => rename.get(id) ?? id
+  return {
+    engines: records.engines,
+    sheets: records.sheets.map((sheet) => (rename.has(sheet.id) ? { ...sheet, id: now(sheet.id) } : sheet)),
+    jobs: records.jobs.map((job) => (rename.has(job.sheetId) ? { ...job, sheetId: now(job.sheetId) } : job)),
+    entries: records.entries.map((entry) => {
+      const to = entry.kind === 'sheet' ? entry.toSheetId : undefined
+      if (!rename.has(entry.sheetId) && !(to !== undefined && rename.has(to))) return entry
+      return { ...entry, sheetId: now(entry.sheetId), ...(to === undefined ? {} : { toSheetId: now(to) }) }
+    }),
+  }
+}
+
+function rivalsOf(all: Records, before: Records): MergeOutcome['rivals'] {
+  const count = (sheets: readonly BuildSheet[]) => {
+    const counts = new Map<string, { readonly engineId: string; readonly version: number; n: number }>()
+    for (const { engineId, version } of sheets) {
+      const key = `${engineId} ${version}`
+      const one = counts.get(key) ?? { engineId, version, n: 0 }
+      one.n++
+      counts.set(key, one)
+    }
+    return counts
+  }
+  const were = count(before.sheets)
+  return [...count(all.sheets)].flatMap(([key, { engineId, version, n }]) =>
+    n > 1 && n > (were.get(key)?.n ?? 0) ? [{ engineId, version }] : [],
   )
 }

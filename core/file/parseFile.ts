@@ -1,20 +1,13 @@
 import { FILE_FORMAT, FILE_VERSION, fileSchema, type LinkCountFile } from '../model'
 import { err, ok, type Result } from '../result'
+import { checkIds, checkRoom } from './checkIds'
+import type { FileError } from './fileError'
+import { checksumOf, checksumOfEnvelope, LISTS, type ListName } from './writeFile'
 
-/** The JSON alone; pictures travel beside it and have their own limit in the app. */
-export const MOST_FILE_BYTES = 20_000_000
+/** The JSON alone, read and written; pictures travel beside it and have their own limit in the app. 1,000 engines with 100,000 entries take less than half
+ *  of it: docs/performance.md. */
+export const MOST_FILE_BYTES = 160_000_000
 const MOST_DEPTH = 16
-
-export type FileError =
-  | { readonly code: 'tooBig'; readonly bytes: number; readonly most: number }
-  | { readonly code: 'notJson'; readonly detail: string }
-  | { readonly code: 'foreign' }
-  | { readonly code: 'newer'; readonly version: number; readonly known: number }
-  | { readonly code: 'forbiddenKey'; readonly where: string }
-  | { readonly code: 'tooDeep'; readonly where: string }
-  | { readonly code: 'invalid'; readonly where: string; readonly detail: string }
-  | { readonly code: 'danglingId'; readonly where: string; readonly id: string }
-  | { readonly code: 'twice'; readonly where: string; readonly id: string }
 
 export interface NamedMigration {
   readonly name: string
@@ -23,7 +16,7 @@ export interface NamedMigration {
   readonly up: (file: Record<string, unknown>) => Record<string, unknown>
 }
 
-/** Reads an exported file: whole or not at all. Hostile until parsed: size, depth, prototype keys, every field by its schema,
+/** Reads an exported file: whole or not at all. Hostile until parsed: size, depth, prototype keys, checksums where it has them, every field by its schema,
  *  every id that points at something. Older versions go through the named migrations first. */
 export function parseFile(text: string, migrations: readonly NamedMigration[]): Result<LinkCountFile, FileError> {
   // UTF-8 takes at most three bytes for each unit of a string; the length alone settles the common case.
@@ -39,12 +32,21 @@ export function parseFile(text: string, migrations: readonly NamedMigration[]): 
   if (!isRecord(raw) || raw['format'] !== FILE_FORMAT || typeof raw['version'] !== 'number')
     return err({ code: 'foreign' })
   if (raw['version'] > FILE_VERSION) return err({ code: 'newer', version: raw['version'], known: FILE_VERSION })
-  const parsed = fileSchema.safeParse(migrate(raw, migrations))
+  const damaged = findDamage(raw)
+  if (damaged) return err(damaged)
+  let raised: unknown
+  try {
+    raised = migrate(raw, migrations)
+  } catch (cause) {
+    return err({ code: 'invalid', where: '', detail: cause instanceof Error ? cause.message : String(cause) })
+  }
+  const parsed = fileSchema.safeParse(raised)
   if (!parsed.success) {
     const [issue] = parsed.error.issues
     return err({ code: 'invalid', where: issue?.path.join('.') ?? '', detail: issue?.message ?? '' })
   }
-  return checkIds(parsed.data)
+  const wrong = checkIds(parsed.data) ?? checkRoom(parsed.data)
+  return wrong ? err(wrong) : ok(parsed.data)
 }
 
 const isRecord = (value: unknown): value is Record<string, unknown> =>
@@ -52,7 +54,10 @@ const isRecord = (value: unknown): value is Record<string, unknown> =>
 
 function migrate(file: Record<string, unknown>, migrations: readonly NamedMigration[]): Record<string, unknown> {
   const step = migrations.find(({ from }) => from === file['version'])
-  return step ? migrate({ ...step.up(file), version: step.from + 1 }, migrations) : file
+  if (!step) return file
+  // A checksum is of the record as it was written: it has been held against that by now.
+  const { checksums: _checked, ...rest } = step.up(file)
+  return migrate({ ...rest, version: step.from + 1 }, migrations)
 }
 
 const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype'])
@@ -60,42 +65,36 @@ const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype'])
 function findHostile(value: unknown, where: string, depth: number): FileError | undefined {
   if (typeof value !== 'object' || value === null) return undefined
   if (depth > MOST_DEPTH) return { code: 'tooDeep', where }
-  for (const [key, inner] of Object.entries(value)) {
+  for (const key in value) {
+    const inner = (value as Record<string, unknown>)[key]
+    const forbidden = FORBIDDEN.has(key)
+    if (!forbidden && (typeof inner !== 'object' || inner === null)) continue
     const here = where === '' ? key : `${where}.${key}`
-    if (FORBIDDEN.has(key)) return { code: 'forbiddenKey', where: here }
+    if (forbidden) return { code: 'forbiddenKey', where: here }
     const found = findHostile(inner, here, depth + 1)
     if (found) return found
   }
   return undefined
 }
 
-function checkIds(file: LinkCountFile): Result<LinkCountFile, FileError> {
-  for (const list of ['engines', 'sheets', 'jobs', 'entries'] as const) {
-    const seen = new Set<string>()
-    for (const { id } of file[list]) {
-      if (seen.has(id)) return err({ code: 'twice', where: list, id })
-      seen.add(id)
-    }
+/** The first record whose checksum is not its own. A file without checksums has none to find. */
+function findDamage(raw: Record<string, unknown>): FileError | undefined {
+  const sums = raw['checksums']
+  if (!isRecord(sums)) return undefined
+  const lists = LISTS.map((name): readonly unknown[] => (Array.isArray(raw[name]) ? (raw[name] as unknown[]) : []))
+  for (const [k, name] of LISTS.entries()) {
+    const list = lists[k] ?? []
+    const own = sums[name]
+    for (const [i, record] of list.entries())
+      if (!Array.isArray(own) || own[i] !== checksumOf(record)) return damage(name, i, record)
   }
-  const engines = new Set(file.engines.map(({ id }) => id))
-  const sheets = new Map(file.sheets.map((sheet) => [sheet.id, sheet]))
-  const jobs = new Map(file.jobs.map((job) => [job.id, job]))
-  const dangling = (where: string, id: string) => err<FileError>({ code: 'danglingId', where, id })
-  for (const sheet of file.sheets) {
-    if (!engines.has(sheet.engineId)) return dangling(`sheets.${sheet.id}.engineId`, sheet.engineId)
-    if (!sheet.cylinders.some(({ id }) => id === sheet.zeroCylinderId)) {
-      return dangling(`sheets.${sheet.id}.zeroCylinderId`, sheet.zeroCylinderId)
-    }
-  }
-  for (const job of file.jobs) {
-    if (!engines.has(job.engineId)) return dangling(`jobs.${job.id}.engineId`, job.engineId)
-    if (sheets.get(job.sheetId)?.engineId !== job.engineId) return dangling(`jobs.${job.id}.sheetId`, job.sheetId)
-  }
-  for (const entry of file.entries) {
-    if (!jobs.has(entry.jobId)) return dangling(`entries.${entry.id}.jobId`, entry.jobId)
-    if (!sheets.has(entry.sheetId)) return dangling(`entries.${entry.id}.sheetId`, entry.sheetId)
-    if (entry.kind === 'sheet' && !sheets.has(entry.toSheetId))
-      return dangling(`entries.${entry.id}.toSheetId`, entry.toSheetId)
-  }
-  return ok(file)
+  const envelope = raw as unknown as Parameters<typeof checksumOfEnvelope>[0]
+  const counts = lists.map(({ length }) => length)
+  return sums['file'] === checksumOfEnvelope(envelope, counts) ? undefined : { code: 'damaged', where: 'file', id: '' }
 }
+
+const damage = (name: ListName, i: number, record: unknown): FileError => ({
+  code: 'damaged',
+  where: `${name}.${i}`,
+  id: isRecord(record) && typeof record['id'] === 'string' ? record['id'].slice(0, 64) : '',
+})

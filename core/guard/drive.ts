@@ -57,7 +57,10 @@ export function driveReasons(sheet: BuildSheet, stand: Stand): GuardReason[] {
   return [...undone, ...camshaftReasons(sheet, stand, links, threatened), ...heldReasons(sheet, stand, links)]
 }
 
-const offCodes: Record<Kind, Record<ApartTrim['why'] | 'free' | 'twoWays' | 'newOnSheet', GuardReasonCode>> = {
+const offCodes: Record<
+  Kind,
+  Record<ApartTrim['why'] | 'free' | 'twoWays' | 'newOnSheet' | 'jobLost', GuardReasonCode>
+> = {
   loop: {
     trim: 'loopOff',
     elsewhere: 'loopOffAwayFromPose',
@@ -66,6 +69,7 @@ const offCodes: Record<Kind, Record<ApartTrim['why'] | 'free' | 'twoWays' | 'new
     free: 'loopOffFree',
     twoWays: 'loopSaidTwoWays',
     newOnSheet: 'loopNewOnSheet',
+    jobLost: 'loopJobLost',
   },
   coupling: {
     trim: 'couplingApart',
@@ -75,6 +79,7 @@ const offCodes: Record<Kind, Record<ApartTrim['why'] | 'free' | 'twoWays' | 'new
     free: 'couplingApartFree',
     twoWays: 'couplingSaidTwoWays',
     newOnSheet: 'couplingNewOnSheet',
+    jobLost: 'couplingJobLost',
   },
 }
 
@@ -84,7 +89,7 @@ function undoneReason(sheet: BuildSheet, stand: Stand, link: Link): GuardReason 
   const codes = offCodes[kind]
   const common = { targetId: id, ...(vanished === undefined ? {} : { vanished }) }
   if (at.is === 'unknown') {
-    const code = at.why === 'newOnSheet' ? codes.newOnSheet : codes.twoWays
+    const code = at.why === 'newOnSheet' || at.why === 'jobLost' ? codes[at.why] : codes.twoWays
     return { ...common, code, verdict: threatens.length > 0 ? 'unknown' : 'turn' }
   }
   if (threatens.length === 0) return { ...common, code: codes.free, verdict: 'turn' }

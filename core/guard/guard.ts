@@ -18,6 +18,7 @@ export type GuardReasonCode =
   | 'loopOffFree'
   | 'loopSaidTwoWays'
   | 'loopNewOnSheet'
+  | 'loopJobLost'
   | 'loopNotCounted'
   | 'loopCountedOut'
   | 'couplingApart'
@@ -27,6 +28,7 @@ export type GuardReasonCode =
   | 'couplingApartFree'
   | 'couplingSaidTwoWays'
   | 'couplingNewOnSheet'
+  | 'couplingJobLost'
   | 'couplingNotRead'
   | 'camshaftReadsOut'
   | 'camshaftReadsOutRanSo'
@@ -34,6 +36,8 @@ export type GuardReasonCode =
   | 'camshaftSaidTwoWays'
   | 'tensionerNotReleased'
   | 'tensionerNotSaid'
+  | 'jobLost'
+  | 'sheetsDisagree'
   | 'crankSaidTwoWays'
   | 'placeContradicted'
 
@@ -59,6 +63,8 @@ export interface GuardReason {
   readonly safeDeg?: number
   /** The sheet has no figure of its own for that: one tooth, or 20° (ours). */
   readonly safeIsUsual?: true
+  /** Of a job that was lost: its number, and whether it was taken out or cannot be read. */
+  readonly lost?: { readonly number: number; readonly why: 'removed' | 'unreadable' }
   /** The last name of a part that is on the build sheet no more. */
   readonly vanished?: string
 }

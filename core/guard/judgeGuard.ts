@@ -16,6 +16,8 @@ export function judgeGuard(sheet: BuildSheet, state: Pick<JobState, 'stand' | 't
     ...registerReasons(sheet, stand),
     ...driveReasons(sheet, stand),
     ...tensionerReasons(sheet, stand),
+    ...lostReasons(stand),
+    ...rivalReasons(stand),
     ...crankReasons(stand),
   ].sort((a, b) => severity[b.verdict] - severity[a.verdict])
   const verdict = worst(reasons.map((reason) => reason.verdict))
@@ -48,6 +50,19 @@ function makeSafe(sheet: BuildSheet, { ticked, closed }: Pick<JobState, 'ticked'
   const open = cautionsFor(sheet).find(({ id, gate }) => gate && !ticked.has(id))
   return open ? [{ code: 'makeSafeNotDone', verdict: 'doNotTurn', targetId: open.id }] : []
 }
+
+/** What a job that was lost may have left inside, held or out: nobody knows before somebody has looked. */
+const lostReasons = ({ lost }: Stand): GuardReason[] =>
+  lost.map(({ jobId, number, why }) => ({
+    code: 'jobLost',
+    verdict: 'unknown',
+    targetId: jobId,
+    lost: { number, why },
+  }))
+
+/** Two build sheets of one number, and nobody has said which is right: what differs between them is not known. */
+const rivalReasons = ({ rivals }: Stand): GuardReason[] =>
+  rivals ? [{ code: 'sheetsDisagree', verdict: 'unknown', targetId: rivals.sheetIds[0] ?? '' }] : []
 
 /** Where the crank stands holds nothing by itself; it is told, because every sentence that brings it somewhere waits for it. */
 function crankReasons({ rotation, disputes }: Stand): GuardReason[] {

@@ -20,11 +20,14 @@ export function foldJob({
   jobs = [job],
   sheets,
   entries,
+  unreadable,
 }: {
   job: Job
   jobs?: readonly Job[]
   sheets: readonly BuildSheet[]
   entries: readonly Entry[]
+  /** Other jobs of the engine whose ledgers cannot be read. */
+  unreadable?: ReadonlySet<string> | undefined
 }): JobState {
   const own = entries.filter(({ jobId }) => jobId === job.id)
   const ordered = orderEntries(own)
@@ -34,9 +37,10 @@ export function foldJob({
   const sheet = sheets.find(({ id }) => id === sheetId) ?? sheets.find(({ id }) => id === job.sheetId)
   if (!sheet) throw new Error(`Broken invariant: job ${job.id} has no build sheet`)
   const ledger = { jobs, sheets, entries }
-  const stand = foldStand({ ledger, jobId: job.id })
+  const others = unreadable ? { unreadable } : {}
+  const stand = foldStand({ ledger, jobId: job.id, ...others })
   // What an earlier job left, where later ones went on.
-  const left = jobs.length > 1 ? foldStand({ ledger, jobId: job.id, until: 'endOfJob' }) : stand
+  const left = jobs.length > 1 ? foldStand({ ledger, jobId: job.id, until: 'endOfJob', ...others }) : stand
   const zeros = readZeros(live, sheet)
   const draft = startDraft(sheetId)
   for (const entry of live) take(draft, entry, sheet)

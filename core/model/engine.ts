@@ -23,6 +23,8 @@ export const jobSchema = z.strictObject({
   meter: z
     .strictObject({ value: z.number().min(0).max(10_000_000), unit: z.enum(['hours', 'miles', 'km']) })
     .optional(),
+  /** Its ledger could not be read and was taken out. What it did to the engine is not known until somebody looks; `counter`: its last. */
+  removed: z.strictObject({ at: timeSchema, counter: z.number().int().min(0).max(1e9) }).optional(),
 })
 
 export type Engine = z.output<typeof engineSchema>

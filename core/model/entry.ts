@@ -78,6 +78,8 @@ export const settledSchema = z.discriminatedUnion('about', [
     id: idSchema,
     is: z.enum(['out', 'free', 'held', 'driven', 'gone']),
   }),
+  /** A job that could not be read or was taken out: somebody looked over the whole engine, and nothing of that job is left in it. */
+  z.strictObject({ about: z.literal('job'), id: idSchema, is: z.literal('nothingInside') }),
   /** The crank stands where the named entry says, whatever turns are written. */
   z.strictObject({ about: z.literal('crank'), id: idSchema, is: z.literal('asSeen') }),
 ])

@@ -5,7 +5,9 @@ import { entrySchema } from './entry'
 import { timeSchema } from './primitives'
 
 export const FILE_FORMAT = 'link-count'
-export const FILE_VERSION = 4
+export const FILE_VERSION = 5
+
+const sumSchema = z.string().regex(/^[0-9a-f]{8}$/)
 
 /** The open file: one engine with its jobs, or a whole workshop. */
 export const fileSchema = z.strictObject({
@@ -16,6 +18,16 @@ export const fileSchema = z.strictObject({
   sheets: z.array(buildSheetSchema).max(50_000),
   jobs: z.array(jobSchema).max(50_000),
   entries: z.array(entrySchema).max(1_000_000),
+  /** CRC-32 of each record's canonical JSON, in the order of its list, and of what stands round them: against damage. May be left out. */
+  checksums: z
+    .strictObject({
+      file: sumSchema,
+      engines: z.array(sumSchema),
+      sheets: z.array(sumSchema),
+      jobs: z.array(sumSchema),
+      entries: z.array(sumSchema),
+    })
+    .optional(),
 })
 
 export type LinkCountFile = z.output<typeof fileSchema>

@@ -66,7 +66,11 @@ describe('lines of the ledger', () => {
   ])('%o', (change, where) => expect(line(change)).toBe(where))
   test('a device, or one that was seen, is not named like what every object has', () => {
     const named = (change: object) => entrySchema.safeParse({ ...entriesOf([turned(1)])[0], ...change }).success
-    expect([named({ device: 'toString' }), named({ device: '__proto__' })]).toEqual([true, false])
+    expect([named({ device: 'd-1' }), named({ device: 'toString' }), named({ device: '__proto__' })]).toEqual([
+      true,
+      false,
+      false,
+    ])
     expect([named({ seen: { 'd-2': 3 } }), named({ seen: { constructor: 3 } })]).toEqual([true, false])
     expect(named({ seen: { 'd-2': 0 } })).toBe(false)
   })

@@ -5,9 +5,13 @@ z.config({ jitless: true })
 
 export const MAX_TEXT = 4000
 
-export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/)
-/** The name of a device: it becomes a key, so the names that objects have of their own are none. */
-export const deviceSchema = idSchema.refine((id) => !['__proto__', 'constructor', 'prototype'].includes(id))
+/** What every object has of its own: never an id, however it is looked up. */
+const ofEveryObject = new Set(Object.getOwnPropertyNames(Object.prototype))
+export const idSchema = z
+  .string()
+  .regex(/^[A-Za-z0-9_-]{1,64}$/)
+  .refine((id) => !ofEveryObject.has(id) && id !== 'prototype')
+export const deviceSchema = idSchema
 export const timeSchema = z.iso.datetime()
 export const nameSchema = z.string().trim().min(1).max(120)
 export const wordsSchema = z.string().max(MAX_TEXT)

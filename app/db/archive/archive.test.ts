@@ -1,62 +1,108 @@
 import { strToU8, zipSync } from 'fflate'
-import { expect, test } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import { entrySchema, type Records } from '@link-count/core/model'
-import { makeFile } from '@link-count/core/file'
+import { makeFile, MOST_FILE_BYTES } from '@link-count/core/file'
 import version2 from '../fixtures/version-2.json'
-import { readArchive, writeArchive } from '.'
+import { pictureType, readArchive, writeArchive } from '.'
 
 const records = version2 as unknown as Records
 const savedAt = '2026-11-24T05:00:00.000Z'
-const bytesOf = async (blob: Blob) => new Uint8Array(await blob.arrayBuffer())
+const noPicture = () => Promise.resolve(undefined)
+const read = (file: Blob, shown = true) => readArchive(file, { migrations: [], shown: () => Promise.resolve(shown) })
+const blobOf = (...bytes: number[]) => new Blob([new Uint8Array(bytes)])
+const png = blobOf(0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 1, 2, 3, 4)
+const zipOf = (parts: Record<string, Uint8Array>) => new Blob([zipSync(parts) as Uint8Array<ArrayBuffer>])
 
 test('without pictures it is JSON and comes back the same', async () => {
-  const { name, blob } = await writeArchive({ records, pictures: [], savedAt })
+  const { name, blob } = await writeArchive({ records, readPicture: noPicture, savedAt })
   expect(name).toBe('workshop-2026-11-24.linkcount.json')
-  expect(readArchive(await bytesOf(blob), [])).toEqual({
+  expect(await read(blob)).toEqual({
     ok: true,
-    value: { file: makeFile(records, savedAt), pictures: [] },
+    value: { file: makeFile(records, savedAt), pictures: [], picturesMissing: 0 },
   })
 })
 
+const [first] = records.entries
+const pictured = entrySchema.parse({
+  id: 'pic-entry',
+  jobId: first?.jobId,
+  sheetId: first?.sheetId,
+  device: 'd-1',
+  counter: 99,
+  at: savedAt,
+  seenFrom: 'timing',
+  conditions: [],
+  typed: [],
+  kind: 'picture',
+  pictureId: 'pic-1',
+  mediaType: 'image/png',
+  bytes: 12,
+  caption: 'crank mark',
+})
+const withPicture = { ...records, entries: [...records.entries, pictured] }
+const save = (blob: Blob = png) =>
+  writeArchive({ records: withPicture, readPicture: () => Promise.resolve(blob), savedAt })
+
 test('pictures travel beside the JSON in a ZIP', async () => {
-  const [first] = records.entries
-  const entry = entrySchema.parse({
-    id: 'pic-entry',
-    jobId: first?.jobId,
-    sheetId: first?.sheetId,
-    device: 'd-1',
-    counter: 99,
-    at: savedAt,
-    seenFrom: 'timing',
-    conditions: [],
-    typed: [],
-    kind: 'picture',
-    pictureId: 'pic-1',
-    mediaType: 'image/png',
-    bytes: 4,
-    caption: 'crank mark',
-  })
-  const blob = new Blob([new Uint8Array([1, 2, 3, 4])], { type: 'image/png' })
-  const saved = await writeArchive({
-    records: { ...records, entries: [...records.entries, entry] },
-    pictures: [{ id: 'pic-1', blob }],
-    savedAt,
-  })
+  const saved = await save()
   expect(saved.name).toMatch(/\.zip$/)
-  const read = readArchive(await bytesOf(saved.blob), [])
-  if (!read.ok) throw new Error(read.error.code)
-  expect(read.value.file.entries.at(-1)).toEqual(entry)
-  const [picture] = read.value.pictures
+  const archive = await read(saved.blob)
+  if (!archive.ok) throw new Error(archive.error.code)
+  expect(archive.value.file.entries.at(-1)).toEqual(pictured)
+  const [picture] = archive.value.pictures
   expect(picture).toMatchObject({ id: 'pic-1', jobId: first?.jobId })
-  expect(picture && [...(await bytesOf(picture.blob))]).toEqual([1, 2, 3, 4])
+  expect(picture?.blob.type).toBe('image/png')
+  expect(new Uint8Array((await picture?.blob.arrayBuffer()) ?? new ArrayBuffer())).toEqual(
+    new Uint8Array(await png.arrayBuffer()),
+  )
+})
+
+test('a picture that is lost is counted, one that cannot be shown is refused', async () => {
+  const json = (await writeArchive({ records: withPicture, readPicture: noPicture, savedAt })).blob
+  expect(await read(json)).toMatchObject({ ok: true, value: { pictures: [], picturesMissing: 1 } })
+  const { blob } = await save()
+  expect(await read(blob, false)).toMatchObject({ ok: false, error: { code: 'badPicture', id: 'pic-1' } })
 })
 
 test.each([
-  ['no JSON inside', zipSync({ 'other.txt': strToU8('x') }), 'foreign'],
-  ['a broken ZIP', new Uint8Array([0x50, 0x4b, 3, 4, 9, 9]), 'notJson'],
-  ['a path out of the folder', zipSync({ '../workshop.json': strToU8('{}') }), 'foreign'],
-  ['a huge JSON inside', zipSync({ 'workshop.json': new Uint8Array(20_000_001) }), 'tooBig'],
-  ['a huge file', new Uint8Array(20_000_001).fill(32), 'tooBig'],
-])('%s is refused', (_name, bytes, code) => {
-  expect(readArchive(bytes, [])).toMatchObject({ ok: false, error: { code } })
+  ['a JPEG', [0xff, 0xd8, 0xff, 0xe0], 'image/jpeg'],
+  ['a PNG', [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a], 'image/png'],
+  ['a WebP', [...'RIFF1234WEBP'].map((c) => c.charCodeAt(0)), 'image/webp'],
+  ['an SVG', [...'<svg xmlns='].map((c) => c.charCodeAt(0)), undefined],
+  ['HTML', [...'<!doctype html>'].map((c) => c.charCodeAt(0)), undefined],
+  ['a GIF', [...'GIF89a'].map((c) => c.charCodeAt(0)), undefined],
+  ['nothing', [], undefined],
+])('%s is told by how it begins', async (_name, bytes, type) => {
+  expect(await pictureType(new Blob([new Uint8Array(bytes)], { type: 'image/png' }))).toBe(type)
+})
+
+test('SVG that is called a PNG is refused', async () => {
+  const svg = new Blob(['<svg xmlns="http://www.w3.org/2000/svg"><script>1</script></svg>'], { type: 'image/png' })
+  expect(await read((await save(svg)).blob)).toMatchObject({ ok: false, error: { code: 'badPicture' } })
+})
+
+describe('ZIPs that are not what they say', () => {
+  const huge = new Uint8Array(MOST_FILE_BYTES + 1)
+  test.each<[string, () => Blob, string]>([
+    ['no JSON inside', () => zipOf({ 'other.txt': strToU8('x') }), 'foreign'],
+    ['broken', () => blobOf(0x50, 0x4b, 3, 4, 9, 9), 'notJson'],
+    ['a path out of the folder', () => zipOf({ '../workshop.json': strToU8('{}') }), 'foreign'],
+    ['zeros that unpack to more than a file may hold', () => zipOf({ 'workshop.json': huge }), 'tooBig'],
+    ['a JSON that is too big by itself', () => new Blob([huge.fill(32)]), 'tooBig'],
+  ])('%s', async (_name, make, code) => {
+    expect(await read(make())).toMatchObject({ ok: false, error: { code } })
+  })
+  test('cut off anywhere, it is refused, or nothing of it is missing', async () => {
+    const whole = new Uint8Array(await (await save()).blob.arrayBuffer())
+    for (let at = 2; at < whole.length; at += Math.ceil(whole.length / 60)) {
+      const cut = await read(new Blob([whole.slice(0, at)]))
+      if (cut.ok) expect(cut.value).toMatchObject({ picturesMissing: 0, file: { entries: withPicture.entries } })
+    }
+  })
+})
+
+test('one limit for what is written and what is read, with a warning before it', async () => {
+  const { nearlyFull, tooFull, jsonBytes } = await save()
+  expect([nearlyFull, tooFull]).toEqual([false, false])
+  expect(jsonBytes).toBeLessThan(MOST_FILE_BYTES)
 })

@@ -1,2 +1,3 @@
 export * from './writeArchive'
 export * from './readArchive'
+export * from './pictureType'

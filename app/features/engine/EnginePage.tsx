@@ -4,7 +4,7 @@ import { Link, useParams } from 'react-router'
 import type { BuildSheet, Engine } from '@link-count/core/model'
 import { PART_IDS } from '@link-count/core/starters'
 import { newestSheet } from '../../domain/sheets'
-import { selectEngine, selectJobs, selectJobView, selectSheets } from '../../domain/views'
+import { selectEngine, selectJobs, selectJobView, selectNotReadable, selectSheets } from '../../domain/views'
 import { changeSheet } from '../../domain/writes'
 import { useAppDispatch, useAppSelector } from '../../store'
 import { ChainProgress, pinState } from '../../ui/ChainProgress'
@@ -28,6 +28,7 @@ import {
   RunningSection,
 } from './sections'
 import { DriveCheck } from './DriveCheck'
+import { RivalSheets } from './RivalSheets'
 import { StartJobDialog } from './StartJobDialog'
 import { TrendTable } from './TrendTable'
 import './engine.css'
@@ -79,6 +80,7 @@ function EngineSheet({ engine }: { engine: Engine }) {
                 {versions.length > 1 && `, ${versions.length - 1} older kept`}
               </p>
             </div>
+            <RivalSheets sheets={versions} />
             <RunningSection />
             <CrankSection />
             <CylindersSection />
@@ -136,6 +138,16 @@ function Jobs({ engine }: { engine: Engine }) {
 function JobLine({ jobId }: { jobId: string }) {
   const { kind } = useWorkshop()
   const view = useAppSelector((state) => selectJobView(state, jobId))
+  const notReadable = useAppSelector((state) => selectNotReadable(state, jobId))
+  if (notReadable)
+    return (
+      <li>
+        <strong>A job that cannot be read</strong>
+        <Link className="button-link" to={`/${kind}/job/${jobId}`}>
+          Look at it
+        </Link>
+      </li>
+    )
   if (!view) return null
   const { job, label, state, steps, inHand } = view
   return (

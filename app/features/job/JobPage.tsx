@@ -6,7 +6,7 @@ import { lastLive } from '@link-count/core/ledger'
 import type { BuildSheet, CountRule } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { screenSlice, type BenchView } from '../../domain/screen'
-import { selectJobView, type JobView } from '../../domain/views'
+import { selectJobView, selectNotReadable, type JobView } from '../../domain/views'
 import { makeDrawnCrank, useAppDispatch, useAppSelector } from '../../store'
 import { ChainProgress, pinState } from '../../ui/ChainProgress'
 import { FaceStill } from '../../ui/face'
@@ -25,6 +25,7 @@ import { HelpDialog, useLetterKeys } from './HelpDialog'
 import { BenchProvider, useBench, type Bench } from './JobContext'
 import { LedgerDialog } from './LedgerDialog'
 import { NewerSheet } from './NewerSheet'
+import { NotReadableJob } from '../../ui/job/NotReadableJob'
 import { SheetList } from './SheetList'
 import { useStrike } from './useStrike'
 import { StepPanel } from './steps/StepPanel'
@@ -49,6 +50,8 @@ const ValvesView = lazy(() => import('./bench/ValvesView'))
 export default function JobPage() {
   const { jobId = '' } = useParams()
   const view = useAppSelector((state) => selectJobView(state, jobId))
+  const notReadable = useAppSelector((state) => selectNotReadable(state, jobId))
+  if (notReadable) return <NotReadableJob jobId={jobId} why={notReadable.why} />
   if (!view) return <p className="page-message">There is no such job in this workshop.</p>
   return <JobBench key={jobId} view={view} />
 }

@@ -26,12 +26,13 @@ export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
   const ordered = orderEntries(entries).toReversed()
   const take = async (picked: File | undefined) => {
     if (!picked) return
-    if (!['image/jpeg', 'image/png', 'image/webp'].includes(picked.type))
-      return setRefused('Pictures are kept as JPEG, PNG or WebP.')
-    if (picked.size > 30_000_000) return setRefused('That picture is over 30 MB; take a smaller one.')
+    const { takePicture } = await import('../../ui/takePicture')
+    const picture = await takePicture(picked)
+    if (file.current) file.current.value = ''
+    if ('refused' in picture) return setRefused(picture.refused)
     setRefused('')
     const said = { caption: note.text.trim(), stepId: inHand?.id ?? 'card' }
-    await attempt('The picture', () => dispatch(addPicture(job.id, picked, said, takenOf([note]))))
+    await attempt('The picture', () => dispatch(addPicture(job.id, picture.blob, said, takenOf([note]))))
   }
   return (
     <Dialog title="Ledger" size="xl" onClose={onClose}>
@@ -65,7 +66,11 @@ export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
             onChange={(event) => void take(event.currentTarget.files?.[0])}
           />
         </div>
-        {refused && <p className="field-error">{refused}</p>}
+        {refused && (
+          <p className="field-error" role="alert">
+            {refused}
+          </p>
+        )}
         <ol className="ledger">
           {ordered.map((entry) => (
             <LedgerLine

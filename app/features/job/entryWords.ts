@@ -40,6 +40,8 @@ function settledSentence(part: Settled, sheet: BuildSheet, entries: readonly Ent
   switch (part.about) {
     case 'crank':
       return 'the crank stands where it was said to, the turns written are wrong'
+    case 'job':
+      return 'the whole engine looked over after a job that was lost: nothing of it is left in'
     case 'item': {
       const item = entries.findLast((one) => one.kind === 'item' && one.itemId === part.id)
       const what = item?.kind === 'item' ? itemWords[item.item].name : part.id

@@ -2,17 +2,18 @@ import { Button, useMantineColorScheme } from '@mantine/core'
 import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
 import { newestSheet } from '../../domain/sheets'
-import { selectEngines, selectJobs, selectJobView, selectSheets } from '../../domain/views'
+import { selectEngines, selectJobs, selectJobView, selectNotReadable, selectSheets } from '../../domain/views'
 import type { Engine } from '@link-count/core/model'
-import { useAppDispatch, useAppSelector } from '../../store'
+import { useAppSelector } from '../../store'
 import { ChainProgress, pinState } from '../../ui/ChainProgress'
 import { FaceStill } from '../../ui/face'
 import { GuardShape } from '../../ui/GuardShape'
 import { PageHeader } from '../../ui/PageHeader'
-import { saveToFile } from '../../ui/saveToFile'
 import { useWorkshop } from '../../ui/WorkshopContext'
-import { daysAgo, stepTitle } from '../../ui/wording'
-import { engineLine, type EngineLine } from './engineLine'
+import { stepTitle } from '../../ui/wording'
+import { engineLine, notReadableLine, type EngineLine } from './engineLine'
+import { Losses } from './Losses'
+import { WorkshopFooter } from './WorkshopFooter'
 import './workshop.css'
 
 const NewEngineDialog = lazy(() => import('./NewEngineDialog'))
@@ -35,6 +36,7 @@ export default function WorkshopPage() {
         </Button>
       </PageHeader>
       <main>
+        <Losses onOpenFile={() => setDialog('open')} />
         <div className="workshop-head">
           <h1>On the stands</h1>
           <p className="soft">{engines.length === 1 ? '1 engine' : `${engines.length} engines`}</p>
@@ -81,7 +83,8 @@ function Stand({ engine }: { engine: Engine }) {
   const sheet = newestSheet(useAppSelector((state) => selectSheets(state, engine.id)))
   const [job] = useAppSelector((state) => selectJobs(state, engine.id))
   const view = useAppSelector((state) => (job ? selectJobView(state, job.id) : undefined))
-  const line: EngineLine = engineLine(view)
+  const notReadable = useAppSelector((state) => (job ? selectNotReadable(state, job.id) : undefined))
+  const line: EngineLine = job && notReadable ? notReadableLine(job.number) : engineLine(view)
   const to =
     line.next === 'engine'
       ? `/${kind}/engine/${engine.id}`
@@ -122,35 +125,5 @@ function Stand({ engine }: { engine: Engine }) {
         {line.button}
       </Link>
     </li>
-  )
-}
-
-function WorkshopFooter() {
-  const { kind, now, resetDemo, persisted } = useWorkshop()
-  const dispatch = useAppDispatch()
-  const meta = useAppSelector((state) => state.meta)
-  const entries = useAppSelector((state) => state.entries.ids.length)
-  const saved = meta['savedAt']
-  const since = entries - Number(meta['savedEntries'] ?? 0)
-  return (
-    <footer className="workshop-foot">
-      <p className="soft">
-        {kind === 'demo' ? 'The demo workshop: nothing in it is yours. ' : 'Kept in this browser only. '}
-        {saved
-          ? `Last saved to a file ${daysAgo(saved, now())}, ${since === 0 ? 'nothing new since' : `${since} entries since`}.`
-          : 'Never saved to a file.'}
-        {kind === 'own' && persisted === false && ' The browser has not promised to keep it: save it to a file.'}
-      </p>
-      <div className="row">
-        {kind === 'demo' && (
-          <Button variant="quiet" onClick={() => void resetDemo()}>
-            Put the demo back
-          </Button>
-        )}
-        <Button variant="default" onClick={() => void dispatch(saveToFile(now()))}>
-          Save to a file
-        </Button>
-      </div>
-    </footer>
   )
 }

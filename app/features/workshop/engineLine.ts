@@ -72,4 +72,14 @@ export function engineLine(view: JobView | undefined): EngineLine {
   }
 }
 
+/** Of an engine whose latest job cannot be read. */
+export const notReadableLine = (number: number): EngineLine => ({
+  shape: 'unknown',
+  headline: `Job ${number} cannot be read`,
+  detail: 'What it did to the engine is not known',
+  button: 'Look at it',
+  next: 'job',
+  urgent: true,
+})
+
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)

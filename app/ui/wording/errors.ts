@@ -106,5 +106,15 @@ export function fileWords(error: FileError): string {
       return `The file is incomplete: ${error.where} points at “${error.id}”, which is not in it. Nothing was changed.`
     case 'twice':
       return `The file holds “${error.id}” twice among its ${error.where}. Nothing was changed.`
+    case 'damaged':
+      return error.where === 'file'
+        ? 'The file is damaged: its head or the number of its records is not what was written. Nothing was changed.'
+        : `The file is damaged: the record “${error.id}” at ${error.where} is not what was written. Nothing was changed.`
+    case 'belongsElsewhere':
+      return `The file has “${error.id}” among its ${error.where} under another engine or job than this workshop has it. Nothing was changed.`
+    case 'noRoom':
+      return `The file counts too high at ${error.where}: nothing more could be written after it. Nothing was changed.`
+    case 'badPicture':
+      return `The picture “${error.id}” in the file is no JPEG, PNG or WebP that can be shown. Nothing was changed.`
   }
 }

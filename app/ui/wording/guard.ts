@@ -87,7 +87,7 @@ function vanishedReason({ vanished, code }: GuardReason): ReasonWords | undefine
 }
 
 function plainReason(
-  { code, item, targetId, latenessDeg, safeDeg, safeIsUsual }: GuardReason,
+  { code, item, targetId, latenessDeg, safeDeg, safeIsUsual, lost }: GuardReason,
   sheet: BuildSheet,
 ): ReasonWords {
   const named = (list: readonly { readonly id: string; readonly name: string }[], otherwise: string) =>
@@ -141,6 +141,8 @@ function plainReason(
       return { why: `${upper(chain)} on and off, by two devices`, free: looked }
     case 'loopNewOnSheet':
       return { why: `${upper(chain)} is new on the build sheet: on or off is not known`, free: looked }
+    case 'loopJobLost':
+      return { why: `${upper(chain)}: on or off is not known, a job was lost`, free: looked }
     case 'loopNotCounted':
       return { why: `${collide(sheet)}, ${chain} on but not counted`, free: 'Count the run' }
     case 'loopCountedOut':
@@ -171,6 +173,8 @@ function plainReason(
       return { why: 'Coupling together and apart, by two devices', free: looked }
     case 'couplingNewOnSheet':
       return { why: 'Coupling is new on the build sheet: together or apart is not known', free: looked }
+    case 'couplingJobLost':
+      return { why: 'Coupling: together or apart is not known, a job was lost', free: looked }
     case 'couplingNotRead':
       return {
         why: `${collide(sheet)}, coupling together but its camshaft not read since`,
@@ -194,6 +198,19 @@ function plainReason(
       return { why: `${tensioner} not released`, free: 'Release the tensioner' }
     case 'tensionerNotSaid':
       return { why: `${tensioner}: nobody said that it is released`, free: 'Release the tensioner and say so' }
+    case 'jobLost':
+      return {
+        why:
+          lost?.why === 'removed'
+            ? `Job ${lost.number} was removed: what it left in or loose is not known`
+            : `Job ${lost?.number ?? ''} cannot be read: what it left in or loose is not known`,
+        free: 'Look over the whole engine, and say what you see',
+      }
+    case 'sheetsDisagree':
+      return {
+        why: 'Two build sheets bear the newest number, and they differ',
+        free: 'Say on the engine’s page which of them is right',
+      }
     case 'crankSaidTwoWays':
       return {
         why: 'Turned on two devices: where the crank stands is not known',

@@ -1,5 +1,6 @@
 import type { BuildSheet } from '../../model/buildSheet'
 import type { Entry, EntryOf } from '../../model/entry'
+import { rivalSheets } from '../../sheet'
 import { startRotation, type Rotation } from '../rotation'
 import type { Seats } from '../sectionCounts'
 import type { DriveMap } from './behind'
@@ -9,6 +10,7 @@ import type {
   Dispute,
   JobFigures,
   LinkStand,
+  LostJob,
   RegisterItem,
   ShaftReading,
   Stand,
@@ -32,6 +34,7 @@ export interface StandDraft {
   map: DriveMap
   said: Map<string, readonly Said[]>
   disputes: Map<string, Dispute>
+  lost: readonly LostJob[]
   register: RegisterItem[]
   /** Everything that was ever put on the register, as it last went in. */
   items: Map<string, RegisterItem>
@@ -63,6 +66,7 @@ export function startStand(
     ...base,
     said: new Map(),
     disputes: new Map(),
+    lost: [],
     register: [],
     items: new Map(),
     loops: new Map(),
@@ -87,6 +91,7 @@ export function startStand(
 
 /** The stand as it is now; nothing that is folded later reaches it. */
 export const standOf = (draft: StandDraft): Stand => ({
+  rivals: rivalSheets([...draft.sheets.values()].filter(({ engineId }) => engineId === draft.sheet.engineId)),
   register: draft.register,
   loops: new Map(draft.loops),
   couplings: new Map(draft.couplings),
@@ -96,6 +101,7 @@ export const standOf = (draft: StandDraft): Stand => ({
   rotation: draft.rotation,
   poseSeenDeg: draft.poseSeenDeg,
   disputes: [...draft.disputes.values()],
+  lost: draft.lost,
   ranSo: draft.ranSo,
   ranAsked: draft.ranAsked,
   touchedInJob: draft.touchedInJob,

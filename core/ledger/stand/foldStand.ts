@@ -20,6 +20,7 @@ import {
 } from './links'
 import { takeCamshaft, takeCamSet, takeItem, takeRan, takeRead } from './parts'
 import { isLinkProved } from './proof'
+import { forgetAfter, lostJobsOf } from './lostJobs'
 import { takeSettled } from './settled'
 import type { JobFigures, LinkStand, Stand, TensionerStand } from './stand'
 
@@ -31,15 +32,19 @@ export interface EngineLedger {
 
 /** The stand of an engine: a fold over the entries of all of its jobs, in the order that every device agrees on, struck ones left out. Nothing is
  *  copied into a job: what was off, loose, in or unproved in one is so in the next, until an entry says otherwise. `jobId`: the job that it is
- *  looked at from, on whose build sheet. `until`: no further than that job's last entry, for what it left. */
+ *  looked at from, on whose build sheet. `until`: no further than that job's last entry, for what it left. A job whose ledger is not to be had leaves
+ *  everything that it may have done not known. */
 export function foldStand({
   ledger: { jobs, sheets, entries },
   jobId,
   until = 'now',
+  unreadable = new Set(),
 }: {
   readonly ledger: EngineLedger
   readonly jobId: string
   readonly until?: 'now' | 'endOfJob'
+  /** Jobs whose ledgers cannot be read. */
+  readonly unreadable?: ReadonlySet<string>
 }): Stand {
   const byJob = new Map(jobs.map((job) => [job.id, job]))
   const ordered = orderEngineEntries(
@@ -62,6 +67,7 @@ export function foldStand({
     sheet: own.sheet,
     map: driveMapOf(own.sheet),
   })
+  const lost = lostJobsOf(jobs, entries, ({ id }) => figures.has(id) && !unreadable.has(id))
   const begun = new Set<string>()
   const goTo = (next: Job) => {
     const its = figures.get(next.id)
@@ -70,13 +76,22 @@ export function foldStand({
     else beginJob(draft, next, its.sheet)
     begun.add(next.id)
   }
+  const waiting = [...lost.values()]
+  const forget = (isOver: (counter: number | undefined) => boolean) => {
+    for (const one of waiting.filter(({ counter }) => isOver(counter))) {
+      waiting.splice(waiting.indexOf(one), 1)
+      forgetAfter(draft, one)
+    }
+  }
   for (const entry of taken) {
     const its = byJob.get(entry.jobId)
-    if (!its || !figures.has(its.id)) continue
+    if (!its || lost.has(its.id)) continue
+    forget((counter) => counter !== undefined && entry.seen !== undefined && entry.counter > counter)
     goTo(its)
     take(draft, entry, its)
   }
   goTo(job)
+  if (until === 'now') forget(() => true)
   return finish(draft)
 }
 

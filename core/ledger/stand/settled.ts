@@ -2,6 +2,7 @@ import type { EntryOf } from '../../model/entry'
 import { settleCrank } from './crank'
 import { settle, type StandDraft } from './draft'
 import { asItCame, dropReadsBehind, linkAt, setLink, touched, type LinkKind } from './links'
+import { settleLost } from './lostJobs'
 import { putCamshaft, putOnRegister } from './parts'
 import type { Apart } from './stand'
 
@@ -12,6 +13,7 @@ export function takeSettled(draft: StandDraft, entry: EntryOf<'settled'>): void 
   const { part } = entry
   // Where the crank stands is seen and said anew; this only says which of a claim and the turns written is wrong.
   if (part.about === 'crank') return settleCrank(draft, entry)
+  if (part.about === 'job') return settleLost(draft, entry)
   settle(draft, part.about, part.id, entry)
   if (draft.disputes.has(`${part.about} ${part.id}`)) return
   switch (part.about) {
@@ -59,7 +61,7 @@ function settleLink(
       break
     case 'asItRan':
       // Once it was worked on in this engine's ledger, only a count or a reading says that it is right.
-      if (link.changes.length === 0 && link.is !== 'off') {
+      if (link.changes.length === 0 && link.is !== 'off' && link.why !== 'jobLost') {
         setLink(draft, kind, part.id, { ...asItCame, ...spoken })
         return
       }

@@ -1,5 +1,6 @@
 import type { Entry, EntryOf, ItemKind, Relief } from '../../model/entry'
 import type { BuildSheet } from '../../model/buildSheet'
+import type { RivalSheets } from '../../sheet'
 import type { Rotation } from '../rotation'
 import type { Seats } from '../sectionCounts'
 import type { Zeros } from '../zeros'
@@ -18,8 +19,8 @@ export interface Apart {
 export interface LinkStand {
   /** On or together; off or apart; nobody knows. */
   readonly is: 'on' | 'off' | 'unknown'
-  /** Why nobody knows: entries disagree, or it is new on a build sheet after the drive was worked on. */
-  readonly why: 'disputed' | 'newOnSheet' | undefined
+  /** Why nobody knows: entries disagree, it is new on a build sheet after the drive was worked on, or a job that may have worked on it was lost. */
+  readonly why: 'disputed' | 'newOnSheet' | 'jobLost' | undefined
   readonly apart: Apart | undefined
   /** What was done to it that has to be proved: the last entries, none of which knew of another. Empty = as it came, or as it ran. */
   readonly changes: readonly Entry[]
@@ -74,6 +75,13 @@ export interface ShaftReading {
   readonly totalDeg: number | undefined
 }
 
+/** A job whose ledger is not to be had: nobody knows what it did to the engine. */
+export interface LostJob {
+  readonly jobId: string
+  readonly number: number
+  readonly why: 'removed' | 'unreadable'
+}
+
 /** Entries on one thing that did not know of each other and do not agree. */
 export interface Dispute {
   readonly about: 'item' | 'loop' | 'coupling' | 'tensioner' | 'camshaft' | 'crank'
@@ -98,6 +106,10 @@ export interface Stand {
   /** The crank as it was seen at the timing position in this job, on its ledger. */
   readonly poseSeenDeg: number | undefined
   readonly disputes: readonly Dispute[]
+  /** Jobs that were lost, and nobody has looked over the engine since. */
+  readonly lost: readonly LostJob[]
+  /** Build sheets that bear the newest number beside each other, where they differ in what the guard goes by. */
+  readonly rivals: RivalSheets | undefined
   /** By somebody's word it ran as it stands until it came in, and nothing on its drive was touched since. */
   readonly ranSo: boolean
   /** Whether it ran so was asked in this job. */

@@ -43,6 +43,23 @@ function answersTo({ code, targetId: id, vanished }: GuardReason, sheet: BuildSh
         { words: 'It is on', drafts: seen({ about: 'loop', id, is: 'on' }) },
         { words: 'It is off', drafts: seen({ about: 'loop', id, is: 'off' }) },
       ]
+    case 'loopJobLost':
+      return [
+        { words: 'It is on', drafts: seen({ about: 'loop', id, is: 'on' }) },
+        { words: 'It is off', drafts: seen({ about: 'loop', id, is: 'off' }) },
+      ]
+    case 'couplingJobLost':
+      return [
+        { words: 'It is together', drafts: seen({ about: 'coupling', id, is: 'together' }) },
+        { words: 'It is apart', drafts: seen({ about: 'coupling', id, is: 'apart' }) },
+      ]
+    case 'jobLost':
+      return [
+        {
+          words: 'Nothing of it is left in, and every camshaft is in its place',
+          drafts: seen({ about: 'job', id, is: 'nothingInside' }),
+        },
+      ]
     case 'loopNewOnSheet':
       return [
         { words: 'On, as it ran', drafts: seen({ about: 'loop', id, is: 'asItRan' }) },
