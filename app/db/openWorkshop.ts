@@ -27,6 +27,8 @@ export interface OpenWorkshop {
   readonly close: () => void
 }
 
+const BY_US = 'The workshop was left.'
+
 /** Opens a workshop: its database, filled with the demo the first time, held against its second copy, and everything in it. `onClosed`: the browser
  *  closed the database under this page. */
 export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) => void): Promise<OpenWorkshop> {
@@ -36,9 +38,11 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
   const db = new WorkshopDatabase(kind)
   let closed: string | undefined
   const wasClosed = (why: string) => {
-    closed ??= why
+    // Closing says that it was closed, which ends here.
+    if (closed !== undefined) return
+    closed = why
     db.close()
-    onClosed(why)
+    if (why !== BY_US) onClosed(why)
   }
   db.on('versionchange', () => {
     wasClosed('A newer Link Count was opened in another tab, or the browser’s data was cleared.')
@@ -89,7 +93,7 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
     close: () => {
       tabs.close()
       copy.close()
-      db.close()
+      wasClosed(BY_US)
     },
   }
 }

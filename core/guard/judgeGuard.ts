@@ -13,11 +13,11 @@ export function judgeGuard(sheet: BuildSheet, state: Pick<JobState, 'stand' | 't
   const { stand } = state
   const reasons = [
     ...makeSafe(sheet, state),
+    ...lostReasons(stand),
+    ...rivalReasons(stand),
     ...registerReasons(sheet, stand),
     ...driveReasons(sheet, stand),
     ...tensionerReasons(sheet, stand),
-    ...lostReasons(stand),
-    ...rivalReasons(stand),
     ...crankReasons(stand),
   ].sort((a, b) => severity[b.verdict] - severity[a.verdict])
   const verdict = worst(reasons.map((reason) => reason.verdict))

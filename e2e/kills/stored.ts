@@ -6,6 +6,7 @@ export interface Raw {
   readonly notes: string[]
   readonly pictured: string[]
   readonly pictures: string[]
+  readonly devices: string[]
   readonly recovered: string | undefined
 }
 
@@ -26,7 +27,7 @@ export const readStored = (page: Page): Promise<Raw> =>
     const [engines, sheets, entries, pictures, meta] = [
       await all<{ id: string }>('engines'),
       await all<{ engineId: string }>('sheets'),
-      await all<{ kind: string; text: string; pictureId: string }>('entries'),
+      await all<{ kind: string; text: string; pictureId: string; device: string }>('entries'),
       await all<{ id: string }>('pictures'),
       await all<{ id: string; value: string }>('meta'),
     ]
@@ -37,6 +38,7 @@ export const readStored = (page: Page): Promise<Raw> =>
       notes: entries.filter(({ kind }) => kind === 'note').map(({ text }) => text),
       pictured: entries.filter(({ kind }) => kind === 'picture').map(({ pictureId }) => pictureId),
       pictures: pictures.map(({ id }) => id),
+      devices: entries.map(({ device }) => device),
       recovered: meta.find(({ id }) => id === 'recovered')?.value,
     }
   })
