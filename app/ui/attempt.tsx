@@ -76,30 +76,38 @@ async function askAgain(
   const all = await notices()
   return new Promise((resolve) => {
     const id = `failed ${what}`
+    let ended = false
     const end = (how: 'again' | 'leave') => {
+      if (ended) return
+      ended = true
+      failing--
       resolve(how)
       all.hide(id)
     }
     all.hide(id)
+    // It says the same of what is typed.
+    all.hide('typing')
+    failing++
     all.show({
       id,
       autoClose: false,
       withBorder: true,
       role: 'alert',
-      color: 'red',
       closeButtonProps: { 'aria-label': 'Leave it unwritten' },
-      onClose: () => resolve('leave'),
+      onClose: () => end('leave'),
       message: (
-        <span className="notice">
+        <span className="notice failed">
           <span>
             <strong>{what} was not written.</strong> {failureWords(failure)}
           </span>
-          {failure.code !== 'refused' && (
-            <Button variant="filled" onClick={() => end('again')}>
-              Try again
-            </Button>
-          )}
-          <SaveNow saveToFile={saveToFile} />
+          <span className="row">
+            {failure.code !== 'refused' && (
+              <Button variant="filled" onClick={() => end('again')}>
+                Try again
+              </Button>
+            )}
+            <SaveNow saveToFile={saveToFile} />
+          </span>
         </span>
       ),
     })
@@ -117,7 +125,7 @@ export async function keepTyped(store: () => Promise<void>, saveToFile: () => un
       ;(await notices()).hide(id)
     }
   } catch (cause) {
-    if (typingFails) return
+    if (typingFails || failing > 0) return
     typingFails = true
     const all = await notices()
     all.show({
@@ -125,18 +133,20 @@ export async function keepTyped(store: () => Promise<void>, saveToFile: () => un
       autoClose: false,
       withBorder: true,
       role: 'alert',
-      color: 'red',
       closeButtonProps: { 'aria-label': 'Close the notice' },
+      onClose: () => (typingFails = false),
       message: (
-        <span className="notice">
+        <span className="notice failed">
           <span>
             <strong>What you type is not being kept.</strong> {failureWords(failureOf(cause))} It stays on the screen as
             long as this page is open.
           </span>
-          <Button variant="filled" onClick={() => void keepTyped(store, saveToFile)}>
-            Try again
-          </Button>
-          <SaveNow saveToFile={saveToFile} />
+          <span className="row">
+            <Button variant="filled" onClick={() => void keepTyped(store, saveToFile)}>
+              Try again
+            </Button>
+            <SaveNow saveToFile={saveToFile} />
+          </span>
         </span>
       ),
     })
@@ -145,3 +155,5 @@ export async function keepTyped(store: () => Promise<void>, saveToFile: () => un
   }
 }
 let typingFails = false
+/** Failures that are on the screen. */
+let failing = 0

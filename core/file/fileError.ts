@@ -12,6 +12,8 @@ export type FileError =
   | { readonly code: 'twice'; readonly where: string; readonly id: string }
   /** A record of ours is under another engine or job in the file. */
   | { readonly code: 'belongsElsewhere'; readonly where: string; readonly id: string }
+  /** Work that is here goes by a build sheet that the file has with other figures. */
+  | { readonly code: 'otherSheet'; readonly where: string; readonly id: string }
   /** A counter, version or number that leaves no room to go on. */
   | { readonly code: 'noRoom'; readonly where: string; readonly id: string }
   | { readonly code: 'badPicture'; readonly where: string; readonly id: string }

@@ -33,13 +33,16 @@ export interface MergeOutcome {
 export function mergeRecords(mine: Records, theirs: Records): Result<MergeOutcome, FileError> {
   const elsewhere = belongsElsewhere(mine, theirs)
   if (elsewhere) return err(elsewhere)
+  const otherSheet = changedUnderWork(mine, theirs)
+  if (otherSheet) return err(otherSheet)
   const apart = sheetsApart(mine, theirs)
   const ours = recite(mine, apart.renameMine)
   const other = recite(theirs, apart.renameTheirs)
   const offers: Offer[] = []
   const told = (list: Offer['list'], id: string, name: string, differences: readonly Difference[]) => {
     // When it was last changed is no choice of anybody's.
-    for (const one of differences) if (one.path[0] !== 'at') offers.push({ ...one, list, id, name })
+    for (const one of differences)
+      if (one.path[0] !== 'at' && one.path[0] !== 'sheetId') offers.push({ ...one, list, id, name })
   }
   const engines = united(ours.engines, other.engines, (a, b) => {
     const { merged, differences } = mergeFields(a, b)
@@ -124,6 +127,24 @@ function belongsElsewhere(mine: Records, theirs: Records): FileError | undefined
       const ours = here.get(one.id)
       if (ours && owner(ours) !== owner(one)) return { code: 'belongsElsewhere', where: list, id: one.id }
     }
+  }
+  return undefined
+}
+
+/** Work that both sides have goes by a build sheet that differs: a cited one never changes, so one of the two was tampered with. */
+function changedUnderWork(mine: Records, theirs: Records): FileError | undefined {
+  const here = new Map(mine.sheets.map((sheet) => [sheet.id, sheet]))
+  const differs = new Set(
+    theirs.sheets.flatMap((sheet) => {
+      const ours = here.get(sheet.id)
+      return ours && stable(ours) !== stable(sheet) ? [sheet.id] : []
+    }),
+  )
+  if (differs.size === 0) return undefined
+  for (const list of ['jobs', 'entries'] as const) {
+    const cites = new Map<string, string>(mine[list].map((one) => [one.id, one.sheetId]))
+    const both = theirs[list].find(({ id, sheetId }) => cites.get(id) === sheetId && differs.has(sheetId))
+    if (both) return { code: 'otherSheet', where: list, id: both.sheetId }
   }
   return undefined
 }

@@ -158,7 +158,7 @@ function Offers({ offers, onTake }: { offers: readonly Offer[]; onTake: (offer: 
                   setTaken(next)
                 }}
               >
-                Take {valueWords(other)}
+                {other === '' || other === undefined ? 'Leave it empty' : `Take ${valueWords(other)}`}
               </Button>
             </li>
           )

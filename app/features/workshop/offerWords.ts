@@ -9,7 +9,7 @@ const fieldWords = (key: string) => key.replace(/([a-z])([A-Z])/g, '$1 $2').toLo
 
 /** A value as it was typed, where it was; else as short as it goes. */
 export function valueWords(value: unknown): string {
-  if (value === undefined || value === null || value === '') return 'nothing'
+  if (value === undefined || value === null || value === '') return 'empty'
   if (typeof value === 'object') {
     const { typed } = value as { typed?: unknown }
     return typeof typed === 'string' && typed !== '' ? typed : JSON.stringify(value).slice(0, 60)

@@ -112,6 +112,8 @@ export function fileWords(error: FileError): string {
         : `The file is damaged: the record “${error.id}” at ${error.where} is not what was written. Nothing was changed.`
     case 'belongsElsewhere':
       return `The file has “${error.id}” among its ${error.where} under another engine or job than this workshop has it. Nothing was changed.`
+    case 'otherSheet':
+      return `The file has the build sheet “${error.id}”, which work here goes by, with other figures. Nothing was changed.`
     case 'noRoom':
       return `The file counts too high at ${error.where}: nothing more could be written after it. Nothing was changed.`
     case 'badPicture':
