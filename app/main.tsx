@@ -1,3 +1,4 @@
+import './shell/ownScripts'
 import '@fontsource-variable/atkinson-hyperlegible-next'
 import '@fontsource-variable/atkinson-hyperlegible-mono'
 import { StrictMode } from 'react'

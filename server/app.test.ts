@@ -31,7 +31,24 @@ test('every address of the app is the app, with strict headers', async () => {
 test('built files are kept for good', async () => {
   expect((await fetch(`${base}/assets/a-1.js`)).headers.get('cache-control')).toContain('immutable')
 })
-test.each(['/missing.js', '/assets/missing.js', '/../package.json'])('%s is not found', async (path) => {
-  expect((await fetch(`${base}${path}`)).status).toBe(404)
+test.each([
+  '/missing.js',
+  '/assets/missing.js',
+  '/../package.json',
+  '/assets/%',
+  '/%',
+  '/assets/%00',
+  '/assets/..%2f..%2fpackage.json',
+  '/%c0%ae',
+])('%s is not found, and nothing of this machine is told', async (path) => {
+  const response = await fetch(`${base}${path}`)
+  expect(response.status).toBe(404)
+  expect(await response.text()).toMatch(/^\{"error":"notFound"\}$/)
 })
+test('text is never made into script', async () => {
+  const policy = (await fetch(`${base}/`)).headers.get('content-security-policy') ?? ''
+  expect(policy).toContain("require-trusted-types-for 'script'")
+  expect(policy).toContain('trusted-types default')
+})
+
 test('nothing is taken in', async () => expect((await fetch(`${base}/`, { method: 'POST' })).status).toBe(405))

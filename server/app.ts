@@ -1,11 +1,11 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import compression from 'compression'
-import express, { type Express } from 'express'
+import express, { type Express, type NextFunction, type Request, type Response } from 'express'
 import helmet from 'helmet'
 
 /** Serves the built app from one folder, with the headers that keep every request at home. */
-export function makeApp(folder: string): Express {
+export function makeApp(folder: string, { secure = false }: { readonly secure?: boolean } = {}): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(
@@ -24,9 +24,13 @@ export function makeApp(folder: string): Express {
           baseUri: ["'none'"],
           formAction: ["'none'"],
           frameAncestors: ["'none'"],
+          ...(secure ? { upgradeInsecureRequests: [] } : {}),
+          // Text is never made into markup or script; the one policy there is lets this origin's own workers through.
+          requireTrustedTypesFor: ["'script'"],
+          trustedTypes: ['default'],
         },
       },
-      // It is served in the clear on the bench's own machine; a certificate is the site's business.
+      // A certificate made on the bench's own machine is no promise for the next year.
       strictTransportSecurity: false,
     }),
   )
@@ -35,6 +39,15 @@ export function makeApp(folder: string): Express {
     next()
   })
   app.use(compression())
+  // An address that cannot be read is not there; nothing of this machine is said about it.
+  app.use((request, response, next) => {
+    try {
+      decodeURIComponent(request.path)
+      next()
+    } catch {
+      response.status(404).json({ error: 'notFound' })
+    }
+  })
   app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }))
   app.use(express.static(folder, { maxAge: 0, index: false }))
   app.use((request, response) => {
@@ -45,6 +58,10 @@ export function makeApp(folder: string): Express {
     if (!existsSync(page)) return void response.status(503).json({ error: 'notBuilt' })
     response.setHeader('Cache-Control', 'no-cache')
     response.sendFile(page)
+  })
+  app.use((error: Error & { status?: number }, _request: Request, response: Response, _next: NextFunction) => {
+    const ours = (error.status ?? 500) >= 500
+    response.status(ours ? 500 : 404).json({ error: ours ? 'failed' : 'notFound' })
   })
   return app
 }
