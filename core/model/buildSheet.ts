@@ -10,7 +10,7 @@ import {
   timeSchema,
   trusted,
   trustedDegSchema,
-  trustedMmSchema,
+  trustedMm,
   wordsSchema,
 } from './primitives'
 
@@ -20,15 +20,15 @@ export const positionSchema = z.discriminatedUnion('how', [
   z.strictObject({
     how: z.literal('polar'),
     fromShaftId: idSchema,
-    distanceMm: trustedMmSchema.optional(),
+    distanceMm: trustedMm(1, 20_000).optional(),
     directionDeg: trustedDegSchema.optional(),
   }),
-  z.strictObject({ how: z.literal('xy'), xMm: trustedMmSchema, yMm: trustedMmSchema }),
+  z.strictObject({ how: z.literal('xy'), xMm: trustedMm(-20_000, 20_000), yMm: trustedMm(-20_000, 20_000) }),
   /** By calliper from shafts that are placed already; two leave a mirror image, `side` says which. */
   z.strictObject({
     how: z.literal('distances'),
     from: z
-      .array(z.strictObject({ shaftId: idSchema, distanceMm: trustedMmSchema.optional() }))
+      .array(z.strictObject({ shaftId: idSchema, distanceMm: trustedMm(1, 20_000).optional() }))
       .min(2)
       .max(6),
     /** Left or right of the line from the first to the second, seen from the timing side. */
@@ -81,10 +81,10 @@ export const memberSchema = z.strictObject({
   shaftId: idSchema.optional(),
   teeth: trusted(teethSchema).optional(),
   /** To the pin or pitch line; for members without teeth. */
-  radiusMm: trustedMmSchema.optional(),
+  radiusMm: trustedMm(1, 5000).optional(),
   toothShape: toothShapeSchema.optional(),
   /** What has to be added to that radius to come to the pin or pitch line: half a plate's height, the back of a belt. */
-  allowanceMm: trustedMmSchema.optional(),
+  allowanceMm: trustedMm(-50, 50).optional(),
   position: positionSchema.optional(),
 })
 
@@ -100,7 +100,7 @@ export const loopSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   kind: z.enum(['rollerChain', 'invertedToothChain', 'toothedBelt']),
-  pitchMm: trustedMmSchema.optional(),
+  pitchMm: trustedMm(1, 500).optional(),
   /** How many pitches the whole loop has. */
   pitches: trusted(z.number().int().min(6).max(2000)).optional(),
   /** In the order the loop meets them, running, from the crank along the slack run. */
@@ -140,7 +140,7 @@ export const adjusterSchema = z.strictObject({
   /** Of a hub or vernier: its places to the turn. */
   positions: z.number().int().min(1).max(400).optional(),
   /** Of slots, or of what can slip a little: so many degrees of the shaft either way. */
-  rangeDeg: finiteSchema.optional(),
+  rangeDeg: finiteSchema.meta({ least: 0, most: 180 }).optional(),
   /** Of several keyways, or of a wheel turned over: what each other place is worth against the one in use. */
   anglesDeg: z.array(z.number().min(-360).max(360)).max(24).optional(),
   /** Offset keys in the drawer, and the shaft they go on. */
@@ -157,20 +157,20 @@ export const camSchema = z.strictObject({
   /** As printed: inlet opens before and closes after (TDC, BDC); exhaust opens before BDC and closes after TDC. */
   opensDeg: trusted(z.number().min(-90).max(180)).optional(),
   closesDeg: trusted(z.number().min(-90).max(180)).optional(),
-  checkingLiftMm: trustedMmSchema.optional(),
+  checkingLiftMm: trustedMm(0, 50).optional(),
   /** Open for so long at the checking lift, crank degrees. */
   durationDeg: trusted(z.number().min(90).max(400)).optional(),
   /** Lobe centre as printed: of an inlet after overlap TDC, of an exhaust before it. */
   centreDeg: trusted(z.number().min(40).max(180)).optional(),
-  topLiftMm: trustedMmSchema.optional(),
+  topLiftMm: trustedMm(0, 100).optional(),
   /** Lift at overlap TDC. */
-  tdcLiftMm: trustedMmSchema.optional(),
+  tdcLiftMm: trustedMm(0, 100).optional(),
   /** Valve lift to follower lift; lifts of this sheet are told where they are measured. */
   rockerRatio: trusted(z.number().min(0.3).max(4)).optional(),
   measuredAt: z.enum(['valve', 'follower']).optional(),
-  lashMm: trustedMmSchema.optional(),
+  lashMm: trustedMm(0, 10).optional(),
   /** The widest gap that is still right, where the book gives two. */
-  lashToMm: trustedMmSchema.optional(),
+  lashToMm: trustedMm(0, 10).optional(),
   /** Where the lobe points at full lift, hours of a clock face seen from the timing side. */
   fullLiftClock: trusted(z.number().min(0).lt(12)).optional(),
   /** Measured or published: crank degrees from the lobe centre, + = later, and lift. */
@@ -244,11 +244,11 @@ export const buildSheetSchema = z.strictObject({
   /** A camshaft that reads further out than this, crank degrees, may bring valves to pistons: a trim only. */
   safeOutDeg: trusted(z.number().min(0).max(60)).optional(),
   toleranceDeg: trusted(z.number().min(0).max(60)).optional(),
-  strokeMm: trustedMmSchema.optional(),
-  rodMm: trustedMmSchema.optional(),
-  pinOffsetMm: trustedMmSchema.optional(),
+  strokeMm: trustedMm(5, 5000).optional(),
+  rodMm: trustedMm(10, 10_000).optional(),
+  pinOffsetMm: trustedMm(-100, 100).optional(),
   /** From the seat of the plug or injector down its hole to the crown with the piston at the top. */
-  plugDepthMm: trustedMmSchema.optional(),
+  plugDepthMm: trustedMm(0, 2000).optional(),
   /** The hole's axis to the bore's. */
   plugAngleDeg: trusted(z.number().min(0).max(75)).optional(),
   /** Round the rim that marks are cut on. */

@@ -177,7 +177,7 @@ export const entrySchema = z.discriminatedUnion('kind', [
     phase: phaseSchema,
     opensWheelDeg: wheelDegSchema,
     closesWheelDeg: wheelDegSchema,
-    checkingLiftMm: finiteSchema.optional(),
+    checkingLiftMm: finiteSchema.meta({ least: 0, most: 50 }).optional(),
     /** By blades: lash less the blade is the lift at which it nips. */
     byFeeler: z.boolean().optional(),
   }),

@@ -42,5 +42,6 @@ export interface Trusted<T> {
   readonly trust: Trust
 }
 
-export const trustedMmSchema = trusted(finiteSchema)
+/** A length of the build sheet. Typed, it lies between these; what an old file holds may lie further out. */
+export const trustedMm = (least: number, most: number) => trusted(finiteSchema.meta({ least, most }))
 export const trustedDegSchema = trusted(z.number().min(-720).max(720))

@@ -1,6 +1,7 @@
 import { TextInput } from '@mantine/core'
 import { identifyChain } from '@link-count/core/drive'
 import { fixed, formatInches, formatMm } from '@link-count/core/units'
+import { typedLimits } from '@link-count/core/model'
 import { LengthInput, parseWhole, useField, useLengthField, wholeWords } from '../../ui/fields'
 import { useSheetEditor } from './SheetEditor'
 import { Fold } from '../../ui/Fold'
@@ -9,10 +10,10 @@ import { Fold } from '../../ui/Fold'
 export function ChainIdentity() {
   const { sheet, engineId } = useSheetEditor()
   const key = (name: string) => `sheet:${engineId}:chain-${name}`
-  const over = useField(key('over'), parseWhole(1, 200), '10')
-  const span = useLengthField(key('span'))
-  const roller = useLengthField(key('roller'))
-  const width = useLengthField(key('width'))
+  const over = useField(key('over'), parseWhole(typedLimits.pitchesMeasured), '10')
+  const span = useLengthField(key('span'), typedLimits.acrossMm)
+  const roller = useLengthField(key('roller'), typedLimits.chainPartMm)
+  const width = useLengthField(key('width'), typedLimits.chainPartMm)
   if (!sheet.loops.some(({ kind }) => kind === 'rollerChain')) return null
   const matches =
     span.value && over.value

@@ -1,6 +1,6 @@
 import { NativeSelect } from '@mantine/core'
 import { fitDistances, pointOf } from '@link-count/core/drive'
-import type { Position, Shaft } from '@link-count/core/model'
+import { sheetLimits, type Position, type Shaft } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
 import { withValue, type SheetChange } from './sheetChanges'
 import { useSheetEditor } from './SheetEditor'
@@ -101,6 +101,7 @@ function Polar({
         />
       )}
       <MmField
+        limits={sheetLimits('shafts', 'position', 'distanceMm')}
         id={`${id}-distance`}
         label={`Centre of the ${from} to centre of the ${label}`}
         value={now.distanceMm}
@@ -140,6 +141,7 @@ function Distances({
     <>
       {position.from.map(({ shaftId, distanceMm }, i) => (
         <MmField
+          limits={sheetLimits('shafts', 'position', 'distanceMm')}
           key={`${i} ${shaftId}`}
           id={`${id}-from-${i}`}
           label={`Centre of the ${nameOf(shaftId)} to centre of the ${label}`}

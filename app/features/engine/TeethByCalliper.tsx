@@ -1,5 +1,6 @@
 import { teethFromDiameter } from '@link-count/core/drive'
 import { fixed } from '@link-count/core/units'
+import { sheetLimits, typedLimits } from '@link-count/core/model'
 import { LengthInput, useLengthField } from '../../ui/fields'
 import { useSheetEditor } from './SheetEditor'
 import { Fold } from '../../ui/Fold'
@@ -10,9 +11,9 @@ export function TeethByCalliper() {
   const key = (name: string) => `sheet:${engineId}:teeth-by-${name}`
   const belt = sheet.loops.every(({ kind }) => kind === 'toothedBelt') && sheet.loops.length > 0
   const known = sheet.loops.find(({ pitchMm }) => pitchMm)?.pitchMm
-  const outside = useLengthField(key('outside'))
-  const pitch = useLengthField(key('pitch'), known?.typed ?? '')
-  const line = useLengthField(key('line'), '0.69 mm')
+  const outside = useLengthField(key('outside'), typedLimits.acrossMm)
+  const pitch = useLengthField(key('pitch'), sheetLimits('loops', 'pitchMm'), known?.typed ?? '')
+  const line = useLengthField(key('line'), typedLimits.pitchLineMm, '0.69 mm')
   const found =
     outside.value && pitch.value && pitch.value.value > 0
       ? teethFromDiameter({

@@ -1,8 +1,8 @@
 import { NativeSelect, TextInput } from '@mantine/core'
-import type { Trust, Trusted } from '@link-count/core/model'
+import { sheetLimits, type Limits, type Trust, type Trusted } from '@link-count/core/model'
 import type { Result } from '@link-count/core/result'
-import { parseDegrees, parseDirection, parseLength, type AngleError } from '@link-count/core/units'
-import { LengthInput, parseWhole, useDraft, useField, wholeWords, type Taken } from '../../ui/fields'
+import { parseDegrees, parseDirection, type AngleError } from '@link-count/core/units'
+import { LengthInput, parseWhole, useDraft, useField, useLengthField, wholeWords, type Taken } from '../../ui/fields'
 import { numberWords } from '../../ui/wording'
 import { useSheetEditor } from './SheetEditor'
 import type { SheetChange } from './sheetChanges'
@@ -58,9 +58,11 @@ export function TrustChoice({
 }
 
 /** A length on the build sheet: kept as typed, saved when it can be read, with how far it is trusted. */
-export function MmField(props: FieldProps & { readonly check?: (valueMm: number) => string | undefined }) {
+export function MmField(
+  props: FieldProps & { readonly limits: Limits; readonly check?: (valueMm: number) => string | undefined },
+) {
   const { key, trustNow, setTrust, accept, clear } = useTrusted(props)
-  const field = useField(key, parseLength, props.value?.typed ?? '')
+  const field = useLengthField(key, props.limits, props.value?.typed ?? '')
   const bad = field.value && props.check?.(field.value.value)
   const leave = () => {
     field.leave()
@@ -121,27 +123,18 @@ function NumberField({
   )
 }
 
-export const WholeField = ({
-  least,
-  most,
-  ...props
-}: FieldProps & { readonly least: number; readonly most: number }) => (
-  <NumberField props={props} parse={parseWhole(least, most)} words={wholeWords} />
+export const WholeField = ({ limits, ...props }: FieldProps & { readonly limits: Limits }) => (
+  <NumberField props={props} parse={parseWhole(limits)} words={wholeWords} />
 )
-export const DegField = ({ least, most, ...props }: FieldProps & { readonly least: number; readonly most: number }) => (
-  <NumberField
-    props={props}
-    parse={(text) => parseDegrees(text, { least, most })}
-    words={numberWords}
-    placeholder="0°"
-  />
+export const DegField = ({ limits, ...props }: FieldProps & { readonly limits: Limits }) => (
+  <NumberField props={props} parse={(text) => parseDegrees(text, limits)} words={numberWords} placeholder="0°" />
 )
 /** Pitches between marks: halves are right between a tip and a gap. */
 export const PitchesField = (props: FieldProps) => (
   <NumberField props={props} parse={parsePitches} words={pitchesWords} placeholder="29" />
 )
 const parsePitches = (text: string): Result<number, AngleError> => {
-  const parsed = parseDegrees(text, { least: 0, most: 2000 })
+  const parsed = parseDegrees(text, sheetLimits('counts', 'pitches'))
   return parsed.ok && (parsed.value * 2) % 1 !== 0 ? { ok: false, error: { code: 'notANumber', text } } : parsed
 }
 const pitchesWords = (error: AngleError) =>

@@ -1,6 +1,6 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
-import type { EntryDraft } from '@link-count/core/model'
+import { entryLimits, type EntryDraft } from '@link-count/core/model'
 import { fixed, wrapToCycle, wrapToSigned } from '@link-count/core/units'
 import { DegreesInput, useDegreesField, useWheelField, WheelInput } from '../../ui/fields'
 import { handWords, missedTurnWords, reasonWords, sideName } from '../../ui/wording'
@@ -24,7 +24,7 @@ export function TurnedDialog({
   const { sheet, state, job, guard } = view
   const degrees = useDegreesField(
     `${job.id}:turned:deg`,
-    { least: 0, most: 3600 },
+    { ...entryLimits('turned', 'deg'), least: 0 },
     planned === undefined ? '' : fixed(Math.abs(planned), 1),
   )
   const wheel = useWheelField(`${job.id}:turned:wheel`, state.degreeWheel)

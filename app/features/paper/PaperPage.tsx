@@ -1,6 +1,6 @@
 import { Button, NativeSelect, SegmentedControl, Textarea } from '@mantine/core'
 import { useParams } from 'react-router'
-import type { BuildSheet, Engine } from '@link-count/core/model'
+import { sheetLimits, typedLimits, type BuildSheet, type Engine } from '@link-count/core/model'
 import {
   svgOfDrawing,
   tapeDrawing,
@@ -37,9 +37,9 @@ function Paper({ engine, sheet }: { engine: Engine; sheet: BuildSheet }) {
   const dispatch = useAppDispatch()
   const side = useAppSelector(({ screen }) => screen.side)
   const key = (name: string) => `paper:${engine.id}:${name}`
-  const round = useLengthField(key('rim'), sheet.rimMm?.typed ?? '')
-  const wheel = useLengthField(key('wheel'), '180 mm')
-  const bolt = useLengthField(key('bolt'), '16 mm')
+  const round = useLengthField(key('rim'), sheetLimits('rimMm'), sheet.rimMm?.typed ?? '')
+  const wheel = useLengthField(key('wheel'), typedLimits.printedWheelMm, '180 mm')
+  const bolt = useLengthField(key('bolt'), typedLimits.boltMm, '16 mm')
   const typed = useDraft(key('angles'))
   const turns = useDraft(key('turns'), 'rim')
   const laid = useDraft(key('laid'), 'clockwise')

@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react'
 import { makeSliderCrank } from '@link-count/core/kinematics'
-import type { BuildSheet } from '@link-count/core/model'
+import { entryLimits, typedLimits, type BuildSheet } from '@link-count/core/model'
 import { pistonTable } from '@link-count/core/rim'
 import { fixed, formatInches, formatMm } from '@link-count/core/units'
 import { USUAL_ROD_RATIO } from '@link-count/core/zero'
@@ -11,8 +11,8 @@ const PistonChart = lazy(() => import('./PistonChart'))
 
 /** Degrees before TDC to millimetres of piston and back, as a sum, a table and a chart. */
 export function PistonTable({ sheet, keyPrefix }: { readonly sheet: BuildSheet; readonly keyPrefix: string }) {
-  const degrees = useDegreesField(`${keyPrefix}:deg`, { least: 0, most: 180 }, '28')
-  const drop = useLengthField(`${keyPrefix}:drop`)
+  const degrees = useDegreesField(`${keyPrefix}:deg`, typedLimits.halfTurnDeg, '28')
+  const drop = useLengthField(`${keyPrefix}:drop`, entryLimits('dialPair', 'dropMm'))
   const { strokeMm, rodMm, pinOffsetMm } = sheet
   if (!strokeMm) {
     return (

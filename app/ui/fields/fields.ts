@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { readScale, type ScaleError } from '@link-count/core/degreeWheel'
 import { DEFAULT_SCALE } from '@link-count/core/ledger'
-import type { WheelScale } from '@link-count/core/model'
+import type { Limits, WheelScale } from '@link-count/core/model'
 import { err, type Result } from '@link-count/core/result'
 import {
   parseDegrees,
@@ -62,23 +62,22 @@ export function useField<T, E extends { readonly code: string }>(
   }
 }
 
-export interface LengthLimits {
-  readonly leastMm: number
-  readonly mostMm: number
-}
 export type LengthField = Field<Parsed<'mm' | 'cm' | 'in' | 'thou'>, LengthError | AngleError>
-/** A length; one outside its limits, where it has any, is refused beside the field. */
-export const useLengthField = (key: string, start = '', limits?: LengthLimits): LengthField =>
-  useField(
-    key,
-    (text): LengthField['result'] => {
-      const read = parseLength(text)
-      return read.ok && limits && (read.value.value < limits.leastMm || read.value.value > limits.mostMm)
-        ? err({ code: 'outOfRange', least: limits.leastMm, most: limits.mostMm })
-        : read
-    },
-    start,
-  )
+type Within = Pick<Limits, 'least' | 'most'>
+
+/** A length in mm within its limits; one outside of them is refused beside the field. */
+export const parseLengthWithin =
+  ({ least, most }: Within) =>
+  (text: string): LengthField['result'] => {
+    const read = parseLength(text)
+    return read.ok && (read.value.value < least || read.value.value > most)
+      ? err({ code: 'outOfRange', least, most })
+      : read
+  }
+
+/** A length; its limits are those of what it is kept as. */
+export const useLengthField = (key: string, limits: Within, start = ''): LengthField =>
+  useField(key, parseLengthWithin(limits), start)
 
 export type WheelField = Field<WheelDeg, ScaleError>
 /** A reading of the degree wheel or the rim as it is numbered; its value rises in the running direction. */
@@ -86,14 +85,14 @@ export const useWheelField = (key: string, scale: WheelScale = DEFAULT_SCALE): W
   useField(key, (text) => readScale(text, scale))
 
 export type DegreesField = Field<number, AngleError>
-export const useDegreesField = (key: string, range: { least: number; most: number }, start = ''): DegreesField =>
+export const useDegreesField = (key: string, range: Within, start = ''): DegreesField =>
   useField(key, (text) => parseDegrees(text, range), start)
 
 export const useDirectionField = (key: string, start = ''): DegreesField => useField(key, parseDirection, start)
 
 /** A whole number in a range. */
 export const parseWhole =
-  (least: number, most: number) =>
+  ({ least, most }: Within) =>
   (text: string): Result<number, AngleError> => {
     const parsed = parseNumber(text)
     if (!parsed.ok) return parsed

@@ -1,4 +1,5 @@
 import { makeSliderCrank } from '@link-count/core/kinematics'
+import { sheetLimits } from '@link-count/core/model'
 import { sliderCrankWords } from '../../../ui/wording'
 import { PinOffsetSketch } from '../PinOffsetSketch'
 import { withValue } from '../sheetChanges'
@@ -25,6 +26,7 @@ export function CrankSection() {
       lead="Halving needs none of this. It is wanted for the length of a stop, for an offset wrist pin, and for a spark set by piston drop."
     >
       <MmField
+        limits={sheetLimits('strokeMm')}
         id="stroke"
         label="Stroke"
         value={strokeMm}
@@ -32,6 +34,7 @@ export function CrankSection() {
         check={positive}
       />
       <MmField
+        limits={sheetLimits('rodMm')}
         id="rod"
         label="Rod, centre to centre"
         value={rodMm}
@@ -39,6 +42,7 @@ export function CrankSection() {
         check={positive}
       />
       <MmField
+        limits={sheetLimits('plugDepthMm')}
         id="plug-depth"
         label="Plug seat to crown, at the top"
         help="Probed down the plug’s or injector’s hole: it gives the length of a stop."
@@ -47,15 +51,15 @@ export function CrankSection() {
         check={positive}
       />
       <DegField
+        limits={sheetLimits('plugAngleDeg')}
         id="plug-angle"
         label="That hole leans off the bore by"
         help="0 when it looks straight down."
-        least={0}
-        most={75}
         value={sheet.plugAngleDeg}
         change={(value) => (s) => withValue(s, 'plugAngleDeg', value)}
       />
       <MmField
+        limits={sheetLimits('pinOffsetMm')}
         id="offset"
         label="Wrist-pin offset"
         help="None is the rule. Plus: towards the side the crankpin moves to after TDC."

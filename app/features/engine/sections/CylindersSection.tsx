@@ -1,7 +1,7 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { judgeFiring, throwPatterns, type FiringPlaces } from '@link-count/core/cylinders'
-import type { BuildSheet, Cylinder } from '@link-count/core/model'
+import { sheetLimits, type BuildSheet, type Cylinder } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
 import { useDraft } from '../../../ui/fields'
 import {
@@ -255,20 +255,18 @@ function OneCylinder({ cylinder }: { cylinder: Cylinder }) {
       {!isZero && (
         <>
           <DegField
+            limits={sheetLimits('cylinders', 'crankpinDeg')}
             id={`crankpin-${id}`}
             label={`Crankpin of ${name}`}
             help="Degrees ahead of the zero cylinder’s, the way it runs."
-            least={0}
-            most={359.99}
             value={cylinder.crankpinDeg}
             change={(value) => patchCylinder(id, (one) => withValue(one, 'crankpinDeg', value))}
           />
           <DegField
+            limits={{ ...sheetLimits('cylinders', 'firingDeg'), most: sheet.cycleDeg - 0.01 }}
             id={`firing-${id}`}
             label={`${sheet.cycleDeg === 720 ? 'Firing TDC' : 'TDC'} of ${name}, if it is known`}
             help="Degrees after the zero cylinder’s."
-            least={0}
-            most={sheet.cycleDeg - 0.01}
             value={cylinder.firingDeg && { ...cylinder.firingDeg, typed: String(cylinder.firingDeg.value) }}
             change={(value) => patchCylinder(id, (one) => withValue(one, 'firingDeg', value))}
           />
@@ -283,11 +281,10 @@ function OneCylinder({ cylinder }: { cylinder: Cylinder }) {
             change={(value) => patchCylinder(id, (one) => withValue(one, 'axisDeg', value))}
           />
           <DegField
+            limits={sheetLimits('cylinders', 'tdcShiftDeg')}
             id={`shift-${id}`}
             label={`Its rod makes TDC of ${name} late by`}
             help="Articulated rods shift it by up to some 4°; minus is early."
-            least={-20}
-            most={20}
             value={cylinder.tdcShiftDeg}
             change={(value) => patchCylinder(id, (one) => withValue(one, 'tdcShiftDeg', value))}
           />

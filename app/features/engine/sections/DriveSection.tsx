@@ -1,4 +1,5 @@
 import { PART_IDS as ids } from '@link-count/core/starters'
+import { sheetLimits } from '@link-count/core/model'
 import { patchLoop, patchMember, patchShaft, setPolar, withValue } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
 import { DirectionField, MmField, WholeField } from '../TrustedField'
@@ -18,22 +19,21 @@ export function DriveSection() {
       lead="Counts alone are a full way of working. With the distances the drive is drawn to scale and the expected count is worked out."
     >
       <WholeField
+        limits={sheetLimits('members', 'teeth')}
         id="crank-teeth"
         label="Teeth, crank sprocket"
-        least={5}
-        most={400}
         value={member(ids.crankSprocket)?.teeth}
         change={(value) => patchMember(ids.crankSprocket, (one) => withValue(one, 'teeth', value))}
       />
       <WholeField
+        limits={sheetLimits('members', 'teeth')}
         id="cam-teeth"
         label="Teeth, cam sprocket"
-        least={5}
-        most={400}
         value={member(ids.camSprocket)?.teeth}
         change={(value) => patchMember(ids.camSprocket, (one) => withValue(one, 'teeth', value))}
       />
       <MmField
+        limits={sheetLimits('loops', 'pitchMm')}
         id="pitch"
         label="Chain pitch"
         help="Over ten pitches, divided by ten: 9.525 mm is 3/8 in."
@@ -41,15 +41,15 @@ export function DriveSection() {
         change={(value) => patchLoop(ids.chain, (one) => withValue(one, 'pitchMm', value))}
       />
       <WholeField
+        limits={sheetLimits('loops', 'pitches')}
         id="links"
         label="Pitches in the whole chain"
         help="Roller to roller is one pitch. Even, unless there is a cranked link."
-        least={6}
-        most={2000}
         value={loop?.pitches}
         change={(value) => patchLoop(ids.chain, (one) => withValue(one, 'pitches', value))}
       />
       <MmField
+        limits={sheetLimits('shafts', 'position', 'distanceMm')}
         id="distance"
         label="Crank centre to cam centre"
         value={polar?.distanceMm}
@@ -64,6 +64,7 @@ export function DriveSection() {
       />
       {member(ids.tensioner) && (
         <MmField
+          limits={sheetLimits('members', 'radiusMm')}
           id="tensioner-radius"
           label="Tensioner shoe, radius to the pin line"
           help="Where it stands is worked out from the slack it has to take up."
@@ -74,6 +75,7 @@ export function DriveSection() {
       {guide && (
         <>
           <MmField
+            limits={sheetLimits('shafts', 'position', 'distanceMm')}
             id="guide-distance"
             label="Guide: crank centre to the centre of its curve"
             value={guidePolar?.distanceMm}
@@ -86,6 +88,7 @@ export function DriveSection() {
             change={(value) => patchMember(ids.guide, setPolar('directionDeg', value))}
           />
           <MmField
+            limits={sheetLimits('members', 'radiusMm')}
             id="guide-radius"
             label="Guide: radius to the pin line"
             value={guide.radiusMm}

@@ -1,6 +1,6 @@
 import { SegmentedControl } from '@mantine/core'
 import { turnsToMeet } from '@link-count/core/marks'
-import type { BuildSheet } from '@link-count/core/model'
+import { sheetLimits, type BuildSheet } from '@link-count/core/model'
 import { PART_IDS as ids } from '@link-count/core/starters'
 import { upFromPlane } from '@link-count/core/units'
 import { patchMark, withValue } from '../sheetChanges'
@@ -45,10 +45,9 @@ export function MarksSection() {
       />
       {pose.event === 'other' && (
         <DegField
+          limits={sheetLimits('referencePose', 'crankDeg')}
           id="pose"
           label="The pose, crank degrees after firing TDC of 1"
-          least={0}
-          most={719.99}
           value={pose.crankDeg}
           change={(value) => (s) => (value ? { ...s, referencePose: { ...s.referencePose, crankDeg: value } } : s)}
         />
@@ -113,11 +112,10 @@ function BookCountField() {
   }
   return (
     <DegField
+      limits={sheetLimits('counts', 'pitches')}
       id="book-count"
       label="Pitches from cam mark to crank mark, tight run"
       help="If the book or an earlier job gives it. Halves are right between a tip and a gap."
-      least={0}
-      most={2000}
       value={count?.pitches}
       change={(value) => (s: BuildSheet) => ({
         ...s,

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import type { RimMark, Trust } from '@link-count/core/model'
+import { sheetLimits, type RimMark, type Trust } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
 import { RimMarkForm } from '../../../ui/marks/RimMarkForm'
 import { useWorkshop } from '../../../ui/WorkshopContext'
@@ -22,6 +22,7 @@ export function RimSection() {
       lead="Every mark is a claim until it is read against a proven zero. Decoys are listed too, so that nobody sets by them."
     >
       <MmField
+        limits={sheetLimits('rimMm')}
         id="rim"
         label="Once round the rim"
         help="With a tape. It turns degrees into millimetres of rim."

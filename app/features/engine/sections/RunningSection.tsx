@@ -1,4 +1,5 @@
 import type { Hand } from '@link-count/core/units'
+import { sheetLimits } from '@link-count/core/model'
 import { withValue } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
 import { DegField } from '../TrustedField'
@@ -81,29 +82,26 @@ export function RunningSection() {
         onChoose={(starting) => apply((s) => ({ ...s, starting }))}
       />
       <DegField
+        limits={sheetLimits('trimDeg')}
         id="trim"
         label="Trim allowed with the chain off"
         help="Degrees either way at the timing position. 4° is usual; common practice, no source."
-        least={0}
-        most={30}
         value={sheet.trimDeg}
         change={(value) => (s) => withValue(s, 'trimDeg', value)}
       />
       <DegField
+        limits={sheetLimits('safeOutDeg')}
         id="safe-out"
         label="Cam may read out by, and still be turned"
         help="At the crank. A camshaft that reads further out holds the engine to a trim. Usual: one tooth of what drives it, and never more than 20° (ours)."
-        least={0}
-        most={60}
         value={sheet.safeOutDeg}
         change={(value) => (s) => withValue(s, 'safeOutDeg', value)}
       />
       <DegField
+        limits={sheetLimits('toleranceDeg')}
         id="tolerance"
         label="Cam may be out by, at the crank"
         help="What the book or this workshop allows. Without it a cam is judged to whole teeth only."
-        least={0}
-        most={60}
         value={sheet.toleranceDeg}
         change={(value) => (s) => withValue(s, 'toleranceDeg', value)}
       />

@@ -1,7 +1,7 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { bracket, judgeGap, oddGap, screwGapMm, SINGLE_LASH_HALF_MM } from '@link-count/core/lash'
-import type { Cam, EntryDraft, Phase } from '@link-count/core/model'
+import { entryLimits, typedLimits, type Cam, type EntryDraft, type Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatInches, formatMm } from '@link-count/core/units'
 import {
@@ -24,7 +24,7 @@ export function Lash({ step, phase }: { readonly step: Step; readonly phase: Las
   const { sheet, job } = view
   const [warmth, setWarmth] = useState<'cold' | 'hot'>('cold')
   const by = useDraft(`${job.id}:${step.id}:lash-by`, 'blade')
-  const thread = useLengthField(`${job.id}:${step.id}:lash-thread`)
+  const thread = useLengthField(`${job.id}:${step.id}:lash-thread`, typedLimits.screwPitchMm)
   return (
     <div className="stack">
       <SegmentedControl
@@ -87,9 +87,9 @@ function LashField({
 }) {
   const { view, say } = useBench()
   const key = `${view.job.id}:${step.id}:${cam.id}`
-  const field = useLengthField(key)
-  const noGo = useLengthField(`${key}:no-go`)
-  const turned = useDegreesField(`${key}:screw`, { least: 0, most: 1080 })
+  const field = useLengthField(key, entryLimits('lash', 'gapMm'))
+  const noGo = useLengthField(`${key}:no-go`, entryLimits('lash', 'noGoMm'))
+  const turned = useDegreesField(`${key}:screw`, typedLimits.screwTurnDeg)
   const [sure, setSure] = useState('')
   const written = view.state.lash[phase][cam.id]
   const book = { lashMm: cam.lashMm?.value, lashToMm: cam.lashToMm?.value }

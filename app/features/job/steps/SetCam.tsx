@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { couplingsTo } from '@link-count/core/drive'
 import type { Step } from '@link-count/core/runSheet'
 import { formatLateness } from '@link-count/core/units'
+import { entryLimits } from '@link-count/core/model'
 import { DegreesInput, useDegreesField } from '../../../ui/fields'
 import { askTurn } from '../askTurn'
 import { useBench } from '../JobContext'
@@ -16,7 +17,7 @@ export function SetCam({ step }: { readonly step: Step }) {
   const { view, side, say } = useBench()
   const { sheet, state, job } = view
   const shaft = sheet.shafts.find(({ id }) => id === step.targetIds[0])
-  const field = useDegreesField(`${job.id}:${step.id}:off`, { least: 0, most: 90 })
+  const field = useDegreesField(`${job.id}:${step.id}:off`, { ...entryLimits('camSet', 'offDeg'), least: 0 })
   const [way, setWay] = useState<'late' | 'early'>('late')
   const set = shaft && state.camSet[shaft.id]
   if (!shaft) return null

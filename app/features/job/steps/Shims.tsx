@@ -1,6 +1,6 @@
 import { Button, TextInput } from '@mantine/core'
 import { judgeGap, planShims, type ShimMove, type ShimmedValve } from '@link-count/core/lash'
-import type { Cam, Phase } from '@link-count/core/model'
+import { entryLimits, type Cam, type Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatMm, parseNumber } from '@link-count/core/units'
 import { LengthInput, useDraft, useLengthField } from '../../../ui/fields'
@@ -107,7 +107,7 @@ function shimWords({ camId, shimMm, from, fromCamId, gapMm }: ShimMove, nameOf: 
 function ShimField({ cam, step, phase }: { cam: Cam; step: Step; phase: 'found' | 'left' }) {
   const { view, say } = useBench()
   const { state, job } = view
-  const field = useLengthField(`${job.id}:${step.id}:shim-${cam.id}`)
+  const field = useLengthField(`${job.id}:${step.id}:shim-${cam.id}`, entryLimits('shim', 'sizeMm'))
   const written = state.shims[cam.id]
   const mm = field.value?.value
   const wrong = mm !== undefined && (mm < 0.1 || mm > 30)

@@ -1,7 +1,7 @@
 import { SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { camSpec, type SpecKey } from '@link-count/core/cams'
-import type { Cam } from '@link-count/core/model'
+import { sheetLimits, type Cam } from '@link-count/core/model'
 import { fixed, planeFromUp, upFromPlane } from '@link-count/core/units'
 import { lobesApart, lobesOf, patchLobes, withValue, type LobeSet } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
@@ -40,18 +40,16 @@ export function CamsSection() {
       </Section>
       <Section title="All cams" lead="Only where the book or the cam card has them.">
         <DegField
+          limits={sheetLimits('separationDeg')}
           id="separation"
           label="Lobe separation, cam degrees"
-          least={60}
-          most={160}
           value={sheet.separationDeg}
           change={(value) => (s) => withValue(s, 'separationDeg', value)}
         />
         <DegField
+          limits={sheetLimits('advanceDeg')}
           id="advance"
           label="Advance on the cam card, + is early"
-          least={-40}
-          most={40}
           value={sheet.advanceDeg}
           change={(value) => (s) => withValue(s, 'advanceDeg', value)}
         />
@@ -95,54 +93,65 @@ function Valve({ set: lobes }: { set: LobeSet }) {
         </p>
       )}
       <DegField
+        limits={sheetLimits('cams', 'opensDeg')}
         id={`${key}-opens`}
         label={`${name} opens, ${opens}`}
-        least={-90}
-        most={180}
         value={cam.opensDeg}
         change={set('opensDeg')}
       />
       <DegField
+        limits={sheetLimits('cams', 'closesDeg')}
         id={`${key}-closes`}
         label={`${name} closes, ${closes}`}
-        least={-90}
-        most={180}
         value={cam.closesDeg}
         change={set('closesDeg')}
       />
       <MmField
+        limits={sheetLimits('cams', 'checkingLiftMm')}
         id={`${key}-lift`}
         label={`${name}: at a lift of`}
         value={cam.checkingLiftMm}
         change={set('checkingLiftMm')}
       />
-      <MmField id={`${key}-lash`} label={`${name} lash, cold`} value={cam.lashMm} change={set('lashMm')} />
       <MmField
+        limits={sheetLimits('cams', 'lashMm')}
+        id={`${key}-lash`}
+        label={`${name} lash, cold`}
+        value={cam.lashMm}
+        change={set('lashMm')}
+      />
+      <MmField
+        limits={sheetLimits('cams', 'lashToMm')}
         id={`${key}-lash-to`}
         label={`${name} lash, up to`}
         help="Where the book gives two figures."
         value={cam.lashToMm}
         change={set('lashToMm')}
       />
-      <MmField id={`${key}-top`} label={`${name} top lift`} value={cam.topLiftMm} change={set('topLiftMm')} />
+      <MmField
+        limits={sheetLimits('cams', 'topLiftMm')}
+        id={`${key}-top`}
+        label={`${name} top lift`}
+        value={cam.topLiftMm}
+        change={set('topLiftMm')}
+      />
       <Fold title={<>{name}: more figures</>}>
         <DegField
+          limits={sheetLimits('cams', 'centreDeg')}
           id={`${key}-centre`}
           label={`${name} lobe centre, ${valve === 'inlet' ? 'after' : 'before'} TDC`}
-          least={40}
-          most={180}
           value={cam.centreDeg}
           change={set('centreDeg')}
         />
         <DegField
+          limits={sheetLimits('cams', 'durationDeg')}
           id={`${key}-duration`}
           label={`${name} open for`}
-          least={90}
-          most={400}
           value={cam.durationDeg}
           change={set('durationDeg')}
         />
         <MmField
+          limits={sheetLimits('cams', 'tdcLiftMm')}
           id={`${key}-tdc-lift`}
           label={`${name} lift at overlap TDC`}
           value={cam.tdcLiftMm}
@@ -158,11 +167,10 @@ function Valve({ set: lobes }: { set: LobeSet }) {
           }
         />
         <DegField
+          limits={sheetLimits('cams', 'rockerRatio')}
           id={`${key}-rocker`}
           label={`${name} rocker, valve lift to follower lift`}
           help="1.5 when the valve lifts half as much again; nothing when there is no rocker."
-          least={0.3}
-          most={4}
           value={cam.rockerRatio}
           change={set('rockerRatio')}
         />

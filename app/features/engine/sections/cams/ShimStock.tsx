@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core'
+import { sheetLimits } from '@link-count/core/model'
 import { LengthInput, useLengthField } from '../../../../ui/fields'
 import { withValue } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
@@ -8,9 +9,9 @@ export function ShimStock() {
   const { sheet, engineId, apply } = useSheetEditor()
   const { shims } = sheet
   const key = `sheet:${engineId}:shims`
-  const least = useLengthField(`${key}:least`, shims ? `${shims.leastMm} mm` : '')
-  const most = useLengthField(`${key}:most`, shims ? `${shims.mostMm} mm` : '')
-  const step = useLengthField(`${key}:step`, shims ? `${shims.stepMm} mm` : '')
+  const least = useLengthField(`${key}:least`, sheetLimits('shims', 'leastMm'), shims ? `${shims.leastMm} mm` : '')
+  const most = useLengthField(`${key}:most`, sheetLimits('shims', 'mostMm'), shims ? `${shims.mostMm} mm` : '')
+  const step = useLengthField(`${key}:step`, sheetLimits('shims', 'stepMm'), shims ? `${shims.stepMm} mm` : '')
   const fields = [least, most, step]
   const [leastMm, mostMm, stepMm] = fields.map(({ value }) => value?.value)
   const known = leastMm !== undefined && mostMm !== undefined && stepMm !== undefined

@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid'
 import { Button } from '@mantine/core'
 import { useState } from 'react'
-import type { Adjuster } from '@link-count/core/model'
+import { sheetLimits, type Adjuster } from '@link-count/core/model'
 import { adjusterKindWords } from '../../../../ui/wording'
 import { withValue, type SheetChange } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
@@ -87,9 +87,7 @@ function AdjusterFields({ adjuster, name }: { adjuster: Adjuster; name: string }
           id={`${id}-positions`}
           label={`Places to the turn, ${name}`}
           most={1}
-          whole
-          least={1}
-          greatest={400}
+          limits={sheetLimits('adjusters', 'positions')}
           value={adjuster.positions === undefined ? [] : [adjuster.positions]}
           change={one('positions')}
         />
@@ -101,8 +99,7 @@ function AdjusterFields({ adjuster, name }: { adjuster: Adjuster; name: string }
           id={`${id}-range`}
           label={`Degrees of its shaft either way, ${name}`}
           most={1}
-          least={0}
-          greatest={180}
+          limits={sheetLimits('adjusters', 'rangeDeg')}
           value={adjuster.rangeDeg === undefined ? [] : [adjuster.rangeDeg]}
           change={one('rangeDeg')}
         />
@@ -115,8 +112,7 @@ function AdjusterFields({ adjuster, name }: { adjuster: Adjuster; name: string }
           label={`Other places against the one in use, degrees of its shaft, ${name}`}
           help="Later is plus; several with a space between."
           most={24}
-          least={-360}
-          greatest={360}
+          limits={sheetLimits('adjusters', 'anglesDeg')}
           value={adjuster.anglesDeg ?? []}
           change={list('anglesDeg')}
         />
@@ -129,8 +125,7 @@ function AdjusterFields({ adjuster, name }: { adjuster: Adjuster; name: string }
             label={`Offset keys in the drawer, mm, ${name}`}
             help="Several with a space between."
             most={40}
-            least={0}
-            greatest={20}
+            limits={sheetLimits('adjusters', 'keysMm')}
             value={adjuster.keysMm ?? []}
             change={list('keysMm')}
           />
@@ -138,8 +133,7 @@ function AdjusterFields({ adjuster, name }: { adjuster: Adjuster; name: string }
             id={`${id}-shaft`}
             label={`Shaft they go on, mm across, ${name}`}
             most={1}
-            least={1}
-            greatest={1000}
+            limits={sheetLimits('adjusters', 'shaftMm')}
             value={adjuster.shaftMm === undefined ? [] : [adjuster.shaftMm]}
             change={one('shaftMm')}
           />

@@ -1,4 +1,4 @@
-import type { Coupling } from '@link-count/core/model'
+import { sheetLimits, type Coupling } from '@link-count/core/model'
 import { couplingWorth } from '@link-count/core/drive'
 import { formatDeg } from '@link-count/core/units'
 import { couplingName, placeWords, upperFirst } from '../../../../ui/wording'
@@ -29,21 +29,19 @@ export function CouplingFields({ coupling }: { readonly coupling: Coupling }) {
         onChoose={(kind) => apply(patchCoupling(coupling.id, (one) => ({ ...one, kind: kind as Coupling['kind'] })))}
       />
       <WholeField
+        limits={sheetLimits('couplings', 'positions')}
         id={`places-${coupling.id}`}
         label={`${upperFirst(many)}, ${name}${quill ? ', first end' : ''}`}
         help={from && `One is worth ${formatDeg(from.crankDeg, 2)} at the crank.`}
-        least={1}
-        most={400}
         value={coupling.positions}
         change={(value) => patchCoupling(coupling.id, (one) => withValue(one, 'positions', value))}
       />
       {quill && (
         <WholeField
+          limits={sheetLimits('couplings', 'positionsTo')}
           id={`places-to-${coupling.id}`}
           label={`${upperFirst(many)}, ${name}, other end`}
           help={to && `One is worth ${formatDeg(to.crankDeg, 2)} at the crank.`}
-          least={1}
-          most={400}
           value={coupling.positionsTo}
           change={(value) => patchCoupling(coupling.id, (one) => withValue(one, 'positionsTo', value))}
         />

@@ -1,5 +1,5 @@
 import { sectionsOf, solveLoop } from '@link-count/core/drive'
-import type { Loop } from '@link-count/core/model'
+import { sheetLimits, type Loop } from '@link-count/core/model'
 import { removeLoop } from '../../bendDrive'
 import { LinkMap } from '../../LinkMap'
 import { PaintedLinks } from '../../PaintedLinks'
@@ -34,16 +34,16 @@ export function LoopSection({ loop }: { readonly loop: Loop }) {
         onChoose={(kind) => apply(patchLoop(loop.id, (one) => ({ ...one, kind })))}
       />
       <MmField
+        limits={sheetLimits('loops', 'pitchMm')}
         id={`pitch-${loop.id}`}
         label={`${loop.name} pitch`}
         value={loop.pitchMm}
         change={(value) => patchLoop(loop.id, (one) => withValue(one, 'pitchMm', value))}
       />
       <WholeField
+        limits={sheetLimits('loops', 'pitches')}
         id={`links-${loop.id}`}
         label={`${belt ? 'Teeth' : 'Pitches'} in the whole ${loop.name.toLowerCase()}`}
-        least={6}
-        most={2000}
         value={loop.pitches}
         change={(value) => patchLoop(loop.id, (one) => withValue(one, 'pitches', value))}
       />

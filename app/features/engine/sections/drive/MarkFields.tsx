@@ -1,5 +1,5 @@
 import { NativeSelect } from '@mantine/core'
-import type { Mark } from '@link-count/core/model'
+import { sheetLimits, type Mark } from '@link-count/core/model'
 import { patchMark, withValue } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
 import { DegField, DirectionField } from '../../TrustedField'
@@ -52,11 +52,10 @@ export function MarkFields({ mark, seated }: { readonly mark: Mark; readonly sea
         ]}
       />
       <DegField
+        limits={sheetLimits('marks', 'meetsAtDeg')}
         id={`meets-at-${mark.id}`}
         label={`${mark.name} meets at`}
         help="Crank degrees after firing TDC of 1, where this bank has an event of its own; else empty."
-        least={0}
-        most={719.99}
         value={mark.meetsAtDeg}
         change={(value) => patchMark(mark.id, (one) => withValue(one, 'meetsAtDeg', value))}
       />

@@ -1,4 +1,5 @@
 import { TextInput } from '@mantine/core'
+import type { Limits } from '@link-count/core/model'
 import { parseNumber } from '@link-count/core/units'
 import { useDraft } from '../../../../ui/fields'
 import type { SheetChange } from '../../sheetChanges'
@@ -11,21 +12,18 @@ export function NumbersField({
   help,
   value,
   change,
-  least,
-  greatest,
+  limits: { least, most: greatest, whole },
   most,
-  whole = false,
 }: {
   readonly id: string
   readonly label: string
   readonly help?: string
   readonly value: readonly number[]
   readonly change: (value: readonly number[]) => SheetChange
-  readonly least: number
-  readonly greatest: number
+  /** Of each number. */
+  readonly limits: Limits
   /** How many may be written. */
   readonly most: number
-  readonly whole?: boolean
 }) {
   const { engineId, apply } = useSheetEditor()
   const written = value.join(' ')

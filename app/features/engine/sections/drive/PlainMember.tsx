@@ -1,4 +1,4 @@
-import type { Member } from '@link-count/core/model'
+import { sheetLimits, type Member } from '@link-count/core/model'
 import { removeMember } from '../../bendDrive'
 import { PlaceFields } from '../../PlaceFields'
 import { patchMember, withValue } from '../../sheetChanges'
@@ -13,11 +13,10 @@ export function PlainMember({ member }: { readonly member: Member }) {
     <div className="one-cylinder wide-field">
       {member.kind !== 'guide' && (
         <WholeField
+          limits={sheetLimits('members', 'teeth')}
           id={`teeth-${member.id}`}
           label={`Teeth, ${member.name.toLowerCase()}`}
           help="Only where it has any: then they settle its size."
-          least={5}
-          most={400}
           value={member.teeth}
           change={(value) => patchMember(member.id, (one) => withValue(one, 'teeth', value))}
         />
@@ -25,6 +24,7 @@ export function PlainMember({ member }: { readonly member: Member }) {
       {!member.teeth && (
         <>
           <MmField
+            limits={sheetLimits('members', 'radiusMm')}
             id={`radius-${member.id}`}
             label={`${member.name}, radius where the loop touches it`}
             help={floats ? 'Where it stands is worked out from the slack it has to take up.' : ''}
@@ -32,6 +32,7 @@ export function PlainMember({ member }: { readonly member: Member }) {
             change={(value) => patchMember(member.id, (one) => withValue(one, 'radiusMm', value))}
           />
           <MmField
+            limits={sheetLimits('members', 'allowanceMm')}
             id={`allowance-${member.id}`}
             label={`From there to the pin or pitch line, ${member.name.toLowerCase()}`}
             help="Half a plate’s height, or the back of a belt. Nothing if the radius is to the pin line."

@@ -1,4 +1,4 @@
-import type { Coupling, Member, Shaft } from '@link-count/core/model'
+import { sheetLimits, type Coupling, type Member, type Shaft } from '@link-count/core/model'
 import { addCoupling, addGearOn, addHub, removeShaft } from '../../bendDrive'
 import { PlaceFields } from '../../PlaceFields'
 import { patchMember, patchShaft, withValue } from '../../sheetChanges'
@@ -124,10 +124,9 @@ function Teeth({ member }: { member: Member }) {
   return (
     <>
       <WholeField
+        limits={sheetLimits('members', 'teeth')}
         id={`teeth-${member.id}`}
         label={`Teeth, ${member.name.toLowerCase()}`}
-        least={5}
-        most={400}
         value={member.teeth}
         change={(value) => patchMember(member.id, (one) => withValue(one, 'teeth', value))}
       />

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core'
-import type { Phase, Shaft } from '@link-count/core/model'
+import { entryLimits, type Phase, type Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatMm } from '@link-count/core/units'
 import { LengthInput, useDraft, useLengthField, useWheelField, WheelInput } from '../../../../ui/fields'
@@ -38,7 +38,7 @@ export function CentreWay({
   const { state, job } = view
   const key = `${job.id}:${step.id}:${shaft.id}`
   const { cam, choice } = useLobeChoice(`${key}:centre-cam`, shaft)
-  const lift = useLengthField(`${key}:centre-lift`, '', { leastMm: 0, mostMm: 100 })
+  const lift = useLengthField(`${key}:centre-lift`, entryLimits('lobeCentre', 'pairs', 'liftMm'))
   const up = useWheelField(`${key}:centre-up`, state.degreeWheel)
   const down = useWheelField(`${key}:centre-down`, state.degreeWheel)
   const kept = useDraft(`${key}:centre-pairs`, '[]')

@@ -1,5 +1,5 @@
 import { SegmentedControl } from '@mantine/core'
-import type { Phase, Shaft } from '@link-count/core/model'
+import { entryLimits, type Phase, type Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatMm } from '@link-count/core/units'
 import { LengthInput, useDraft, useLengthField, useWheelField, WheelInput } from '../../../../ui/fields'
@@ -25,9 +25,13 @@ export function EventsWay({
   const { cam, choice } = useLobeChoice(`${key}:event-cam`, shaft)
   const how = useDraft(`${key}:event-how`, 'dial')
   const byFeeler = how.text === 'feeler'
-  const lift = useLengthField(`${key}:event-lift`, cam?.checkingLiftMm?.typed ?? '')
-  const gap = useLengthField(`${key}:event-gap`, cam?.lashMm?.typed ?? '')
-  const blade = useLengthField(`${key}:event-blade`)
+  const lift = useLengthField(
+    `${key}:event-lift`,
+    entryLimits('valveEvents', 'checkingLiftMm'),
+    cam?.checkingLiftMm?.typed ?? '',
+  )
+  const gap = useLengthField(`${key}:event-gap`, entryLimits('lash', 'gapMm'), cam?.lashMm?.typed ?? '')
+  const blade = useLengthField(`${key}:event-blade`, entryLimits('lash', 'gapMm'))
   const dial = useDialPlace(key, cam)
   const opens = useWheelField(`${key}:opens`, state.degreeWheel)
   const closes = useWheelField(`${key}:closes`, state.degreeWheel)

@@ -1,5 +1,5 @@
 import { NativeSelect, SegmentedControl } from '@mantine/core'
-import type { Phase, Shaft } from '@link-count/core/model'
+import { entryLimits, type Phase, type Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { LengthInput, useDraft, useLengthField } from '../../../../ui/fields'
 import { camWayWords } from '../../../../ui/wording'
@@ -28,8 +28,8 @@ export function GaugeWay({
   const what = useDraft(`${key}:gauge-what`, 'pin')
   const edge = useDraft(`${key}:gauge-edge`, 'middle')
   const way = useDraft(`${key}:gauge-way`, 'late')
-  const off = useLengthField(`${key}:gauge-off`, '', { leastMm: -200, mostMm: 200 })
-  const radius = useLengthField(`${key}:gauge-radius`, '', { leastMm: 1, mostMm: 1000 })
+  const off = useLengthField(`${key}:gauge-off`, entryLimits('camGauge', 'offMm'))
+  const radius = useLengthField(`${key}:gauge-radius`, entryLimits('camGauge', 'radiusMm'))
   const tooFar = off.value && radius.value && off.value.value > radius.value.value
   const read =
     !off.value || !radius.value || tooFar || radius.value.value < 1

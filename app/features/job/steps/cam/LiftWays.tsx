@@ -1,5 +1,5 @@
 import { SegmentedControl } from '@mantine/core'
-import type { Cam, Phase, Shaft } from '@link-count/core/model'
+import { entryLimits, type Cam, type Phase, type Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { LengthInput, useDraft, useLengthField, useWheelField, WheelInput } from '../../../../ui/fields'
 import { camWayWords } from '../../../../ui/wording'
@@ -7,9 +7,6 @@ import { useBench } from '../../JobContext'
 import { useDialPlace } from './useDialPlace'
 import { useLobeChoice } from './useLobeChoice'
 import { WayFoot } from './WayFoot'
-
-/** No valve lifts more. */
-const LIFT = { leastMm: 0, mostMm: 100 }
 
 interface WayProps {
   readonly step: Step
@@ -22,7 +19,7 @@ export function TdcLiftWay({ step, shaft, phase }: WayProps) {
   const { job } = useBench().view
   const key = `${job.id}:${step.id}:${shaft.id}`
   const { cam, choice } = useLobeChoice(`${key}:tdc-cam`, shaft)
-  const lift = useLengthField(`${key}:tdc-lift`, '', LIFT)
+  const lift = useLengthField(`${key}:tdc-lift`, entryLimits('tdcLift', 'liftMm'))
   const dial = useDialPlace(key, cam)
   if (!cam) return <p>The build sheet has no lobe on this camshaft.</p>
   const liftMm = dial.atBook(lift.value?.value)
@@ -43,8 +40,8 @@ export function RockingWay({ step, shaft, phase }: WayProps) {
   const { state, sheet, job } = useBench().view
   const key = `${job.id}:${step.id}:${shaft.id}`
   const by = useDraft(`${key}:rocking-by`, 'lifts')
-  const inlet = useLengthField(`${key}:rocking-inlet`, '', LIFT)
-  const exhaust = useLengthField(`${key}:rocking-exhaust`, '', LIFT)
+  const inlet = useLengthField(`${key}:rocking-inlet`, entryLimits('rocking', 'read', 'inletMm'))
+  const exhaust = useLengthField(`${key}:rocking-exhaust`, entryLimits('rocking', 'read', 'exhaustMm'))
   const equal = useWheelField(`${key}:rocking-equal`, state.degreeWheel)
   const cylinderId = sheet.cams.find(({ shaftId }) => shaftId === shaft.id)?.cylinderId
   const lobe = (valve: Cam['valve']) => sheet.cams.find((cam) => cam.cylinderId === cylinderId && cam.valve === valve)

@@ -1,6 +1,6 @@
 import { Button, NativeSelect, NumberInput } from '@mantine/core'
 import { camSpec } from '@link-count/core/cams'
-import type { Phase } from '@link-count/core/model'
+import { entryLimits, type Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatMm } from '@link-count/core/units'
 import { LengthInput, useDraft, useLengthField } from '../../../../ui/fields'
@@ -14,7 +14,7 @@ export function ChainMeasure({ step }: { readonly step: Step }) {
   const { sheet, job, state } = view
   const chains = sheet.loops.filter(({ kind }) => kind !== 'toothedBelt')
   const chosen = useDraft(`${job.id}:${step.id}:chain`, chains[0]?.id ?? '')
-  const length = useLengthField(`${job.id}:${step.id}:chain-length`, '', { leastMm: 1, mostMm: 100_000 })
+  const length = useLengthField(`${job.id}:${step.id}:chain-length`, entryLimits('chainLength', 'measuredMm'))
   const over = useDraft(`${job.id}:${step.id}:chain-over`, '10')
   const overPitches = Math.trunc(Number(over.text))
   const wholeSpan = overPitches >= 1 && overPitches <= 2000
@@ -66,7 +66,7 @@ export function ChainMeasure({ step }: { readonly step: Step }) {
 export function HeadMeasure({ step }: { readonly step: Step }) {
   const { view, say } = useBench()
   const { banks } = view.sheet
-  const lower = useLengthField(`${view.job.id}:${step.id}:head-lower`, '', { leastMm: -5, mostMm: 20 })
+  const lower = useLengthField(`${view.job.id}:${step.id}:head-lower`, entryLimits('headHeight', 'lowerMm'))
   const bank = useDraft(`${view.job.id}:${step.id}:head-bank`, banks[0]?.id ?? '')
   const write = () => {
     lower.ask()
@@ -107,7 +107,7 @@ export function TopLiftMeasure({ step, phase }: { readonly step: Step; readonly 
   const { sheet, job, state } = view
   const known = sheet.cams.filter((cam) => camSpec(sheet, cam).figures.topLift)
   const chosen = useDraft(`${job.id}:${step.id}:top-cam`, known[0]?.id ?? '')
-  const lift = useLengthField(`${job.id}:${step.id}:top-lift`, '', { leastMm: 0, mostMm: 100 })
+  const lift = useLengthField(`${job.id}:${step.id}:top-lift`, entryLimits('topLift', 'liftMm'))
   const cam = known.find(({ id }) => id === chosen.text) ?? known[0]
   const dial = useDialPlace(`${job.id}:${step.id}:top`, cam)
   if (!cam) return null

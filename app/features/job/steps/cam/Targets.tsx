@@ -1,6 +1,7 @@
 import { Button, Textarea } from '@mantine/core'
 import type { Step } from '@link-count/core/runSheet'
 import { formatLateness } from '@link-count/core/units'
+import { entryLimits } from '@link-count/core/model'
 import { DegreesInput, useDegreesField, useDraft } from '../../../../ui/fields'
 import { useBench } from '../../JobContext'
 import { Fold } from '../../../../ui/Fold'
@@ -10,7 +11,7 @@ export function Targets({ step }: { step: Step }) {
   const { view, say } = useBench()
   const { sheet, state, job } = view
   const camshafts = sheet.shafts.filter(({ id, kind }) => kind === 'cam' && state.timing[id])
-  const off = useDegreesField(`${job.id}:${step.id}:target`, { least: -90, most: 90 })
+  const off = useDegreesField(`${job.id}:${step.id}:target`, entryLimits('target', 'latenessDeg'))
   const reason = useDraft(`${job.id}:${step.id}:target-reason`)
   const write = (shaftId: string) => {
     off.ask()

@@ -4,6 +4,7 @@ import { scaleSigmaDeg } from '@link-count/core/degreeWheel'
 import { DEFAULT_SCALE } from '@link-count/core/ledger'
 import { formatMm } from '@link-count/core/units'
 import { dialReadingSigmaDeg } from '@link-count/core/zero'
+import { entryLimits } from '@link-count/core/model'
 import { LengthInput, useLengthField } from '../../../../ui/fields'
 import { handWords } from '../../../../ui/wording'
 import { askTurn } from '../../askTurn'
@@ -21,7 +22,7 @@ export function DialMethod(props: MethodProps) {
   const rod = useInCylinder('dialRod', props)
   const key = `${job.id}:${step.id}:dial:${cylinder.id}`
   const pair = usePair(key)
-  const drop = useLengthField(`${key}:drop`)
+  const drop = useLengthField(`${key}:drop`, entryLimits('dialPair', 'dropMm'))
   const [approach, setApproach] = useState<'eachWay' | 'oneWay'>('oneWay')
   const pairs = state.zeroReadings.filter(({ method, cylinderId }) => method === 'dial' && cylinderId === cylinder.id)
   if (!rod) {

@@ -1,6 +1,6 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
-import type { Approach, WheelScale } from '@link-count/core/model'
+import { entryLimits, type Approach, type WheelScale } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { LengthInput, useDraft, useLengthField } from '../../../../ui/fields'
 import { handWords, sideName } from '../../../../ui/wording'
@@ -22,8 +22,12 @@ export function FitWheel({ step, onDone }: { readonly step: Step; readonly onDon
   const [readTo, setReadTo] = useState('0.5')
   const [rises, setRises] = useState<Approach>('running')
   const [measure, setMeasure] = useState<'wrapped' | 'chord'>('wrapped')
-  const round = useLengthField(key('round'), sheet.rimMm?.typed ?? '')
-  const datum = useLengthField(key('datum'), '0 mm')
+  const round = useLengthField(
+    key('round'),
+    entryLimits('degreeWheel', 'scale', 'circumferenceMm'),
+    sheet.rimMm?.typed ?? '',
+  )
+  const datum = useLengthField(key('datum'), entryLimits('degreeWheel', 'scale', 'datumMm'), '0 mm')
   const isRim = kind.text === 'rim'
   const fitted = async (scale: WheelScale) => {
     if (await say({ kind: 'degreeWheel', scale, stepId: step.id }, [kind, round, datum])) onDone()
@@ -32,7 +36,7 @@ export function FitWheel({ step, onDone }: { readonly step: Step; readonly onDon
     if (!isRim) return void fitted({ kind: kind.text as 'full', rises, readToDeg: Number(readTo) })
     round.ask()
     datum.ask()
-    if (!round.value || !datum.value || round.value.value < 50) return
+    if (!round.value || !datum.value) return
     void fitted({
       kind: 'rim',
       rises,
