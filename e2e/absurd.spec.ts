@@ -46,7 +46,7 @@ const ABSURD = [
   '__proto__',
   'x'.repeat(300),
 ] as const
-const EACH = process.env['ABSURD'] === 'all' ? ABSURD.length : 8
+const EACH = process.env['ABSURD'] === 'all' ? ABSURD.length : 5
 
 interface Tried {
   readonly label: string
@@ -76,7 +76,20 @@ async function typeAbsurd(page: Page, from: number): Promise<{ fields: number; l
         Object.getOwnPropertyDescriptor(proto.prototype, 'value')?.set?.call(field, text)
         field.dispatchEvent(new Event('input', { bubbles: true }))
       }
-      const entries = () => document.querySelectorAll('.ledger li').length
+      // How many lines the ledgers have: what was written away is taken.
+      const entries = () =>
+        new Promise<number>((resolve, reject) => {
+          const open = indexedDB.open('link-count-demo')
+          open.onerror = () => reject(open.error ?? new Error('no store'))
+          open.onsuccess = () => {
+            const count = open.result.transaction('entries').objectStore('entries').count()
+            count.onsuccess = () => {
+              open.result.close()
+              resolve(count.result)
+            }
+          }
+        })
+      let before = await entries()
       const lost: { label: string; typed: string; after: string }[] = []
       const count = fields().length
       for (let k = 0; k < count; k++) {
@@ -94,9 +107,10 @@ async function typeAbsurd(page: Page, from: number): Promise<{ fields: number; l
           await settle()
           const now = field.isConnected ? field : fields()[k]
           const after = now?.value ?? ''
-          // Written away as a line of its own is taken, and a name with nothing in it goes back to what it was.
-          if (after.trim() !== typed.trim() && after === '' && entries() === 0 && now)
-            lost.push({ label: labelOf(now), typed, after })
+          if (after.trim() === typed.trim() || after !== '' || !now) continue
+          const written = await entries()
+          if (written === before) lost.push({ label: labelOf(now), typed, after })
+          before = written
         }
       }
       return { fields: count, lost }
@@ -106,7 +120,7 @@ async function typeAbsurd(page: Page, from: number): Promise<{ fields: number; l
 }
 
 test('every field of every page takes forty absurd things with a word beside it, and loses none', async ({ page }) => {
-  test.setTimeout(EACH * 60_000)
+  test.setTimeout(60_000 + EACH * 30_000)
   const errors: string[] = []
   page.on('pageerror', (error) => errors.push(error.message))
   const seen = new Map<string, number>()
@@ -115,15 +129,16 @@ test('every field of every page takes forty absurd things with a word beside it,
     seen.set(where, fields)
     expect(lost, where).toEqual([])
     expect(errors, where).toEqual([])
-    await expect(page.getByText('was not written'), where).toHaveCount(0)
+    await expect(page.locator('.notice.failed'), where).toHaveCount(0)
     await expect(page.getByText('Something of ours went wrong'), where).toHaveCount(0)
   }
   const actor = new MouseHand(page)
   await page.goto('/demo')
+  await page.locator('.stand').first().waitFor()
   const engines = await page
     .locator('.stand h2')
     .evaluateAll((all) => all.map((one) => one.closest('a')?.getAttribute('href') ?? ''))
-  for (const address of EACH === ABSURD.length ? engines : engines.slice(0, 2)) {
+  for (const address of EACH === ABSURD.length ? engines : engines.slice(0, 1)) {
     await page.goto(address)
     await page.locator('.engine-sheet').waitFor()
     const more = page.getByRole('button', { name: /show every part/ })
@@ -136,9 +151,9 @@ test('every field of every page takes forty absurd things with a word beside it,
   }
   await page.goto('/demo/job/job-tractor-3')
   await page.locator('.step-panel').waitFor()
-  const steps = await page.locator('.sheet-list button').count()
+  const steps = await page.locator('.sheet-list button:visible').count()
   for (let i = 0; i < steps; i++) {
-    await page.locator('.sheet-list button').nth(i).click()
+    await page.locator('.sheet-list button:visible').nth(i).click()
     await page.locator('.step-panel details').evaluateAll((all) => all.forEach((one) => one.setAttribute('open', '')))
     await check(`step ${i + 1}`)
   }

@@ -1,6 +1,6 @@
 import { defineConfig } from '@playwright/test'
 
-export const PORT = 4185
+export const PORT = Number(process.env['E2E_PORT'] ?? 4185)
 
 export const launchOptions = {
   executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',

@@ -1,9 +1,9 @@
-import { Button, NativeSelect, NumberInput } from '@mantine/core'
+import { Button, NativeSelect, TextInput } from '@mantine/core'
 import { camSpec } from '@link-count/core/cams'
 import { entryLimits, type Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatMm } from '@link-count/core/units'
-import { LengthInput, useDraft, useLengthField } from '../../../../ui/fields'
+import { LengthInput, parseWhole, useDraft, useField, useLengthField, wholeWords } from '../../../../ui/fields'
 import { Fold } from '../../../../ui/Fold'
 import { useBench } from '../../JobContext'
 import { useDialPlace } from './useDialPlace'
@@ -15,19 +15,18 @@ export function ChainMeasure({ step }: { readonly step: Step }) {
   const chains = sheet.loops.filter(({ kind }) => kind !== 'toothedBelt')
   const chosen = useDraft(`${job.id}:${step.id}:chain`, chains[0]?.id ?? '')
   const length = useLengthField(`${job.id}:${step.id}:chain-length`, entryLimits('chainLength', 'measuredMm'))
-  const over = useDraft(`${job.id}:${step.id}:chain-over`, '10')
-  const overPitches = Math.trunc(Number(over.text))
-  const wholeSpan = overPitches >= 1 && overPitches <= 2000
+  const over = useField(`${job.id}:${step.id}:chain-over`, parseWhole(entryLimits('chainLength', 'overPitches')), '10')
   const loop = chains.find(({ id }) => id === chosen.text) ?? chains[0]
   if (!loop) return null
   const write = () => {
     length.ask()
-    if (!length.value || !wholeSpan) return
+    over.ask()
+    if (!length.value || over.value === undefined) return
     void say(
       {
         kind: 'chainLength',
         loopId: loop.id,
-        overPitches,
+        overPitches: over.value,
         measuredMm: length.value.value,
         typed: [{ field: 'length', text: length.text }],
         stepId: step.id,
@@ -46,13 +45,13 @@ export function ChainMeasure({ step }: { readonly step: Step }) {
           data={chains.map(({ id, name }) => ({ value: id, label: name }))}
         />
       )}
-      <NumberInput
+      <TextInput
         label="Over how many pitches"
-        min={1}
-        max={2000}
+        inputMode="numeric"
         value={over.text}
-        onChange={(value) => over.setText(String(value))}
-        error={wholeSpan ? undefined : 'From 1 to 2000 pitches.'}
+        onChange={(event) => over.setText(event.currentTarget.value)}
+        onBlur={over.leave}
+        error={over.error && wholeWords(over.error)}
       />
       <LengthInput field={length} label="Measured, pulled lightly" onEnter={write} />
       <Button variant="default" onClick={write}>
