@@ -1,3 +1,4 @@
+import { byId } from '../byId'
 /** Crank degrees of each firing TDC after the zero cylinder's, by cylinder id. */
 export type FiringPlaces = Readonly<Record<string, number>>
 
@@ -16,13 +17,13 @@ export function placesInOrder(order: readonly Residue[], cycleDeg: number): Firi
   const [first, ...rest] = order
   if (!first) return []
   let ways: { readonly places: FiringPlaces; readonly lastDeg: number }[] = [
-    { places: { [first.cylinderId]: first.deg }, lastDeg: first.deg },
+    { places: byId([[first.cylinderId, first.deg]]), lastDeg: first.deg },
   ]
   for (const { cylinderId, deg } of rest) {
     ways = ways.flatMap(({ places, lastDeg }) =>
       turnsOf(deg, cycleDeg)
         .filter((at) => at > lastDeg + SAME_DEG)
-        .map((at) => ({ places: { ...places, [cylinderId]: at }, lastDeg: at })),
+        .map((at) => ({ places: byId([...Object.entries(places), [cylinderId, at]]), lastDeg: at })),
     )
   }
   return ways.map(({ places }) => places)
@@ -51,7 +52,7 @@ export function possibleOrders(
   const total = turns ** rest.length
   const all: PossibleOrder[] = []
   for (let way = 0; way < total; way++) {
-    const places: Record<string, number> = { [first.cylinderId]: first.deg }
+    const places: Record<string, number> = byId([[first.cylinderId, first.deg]])
     let left = way
     for (const { cylinderId, deg } of rest) {
       places[cylinderId] = deg + 360 * (left % turns)

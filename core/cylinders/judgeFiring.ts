@@ -1,3 +1,4 @@
+import { byId } from '../byId'
 import type { BuildSheet } from '../model/buildSheet'
 import { wrapToSigned } from '../units'
 import { placesInOrder, possibleOrders, type FiringPlaces, type PossibleOrder } from './firingOrder'
@@ -33,7 +34,7 @@ export function judgeFiring(sheet: BuildSheet): FiringJudgement {
 
 function judge(sheet: BuildSheet): FiringJudgement {
   const { cycleDeg, cylinders, zeroCylinderId } = sheet
-  const typed: FiringPlaces = Object.fromEntries([
+  const typed: FiringPlaces = byId([
     ...cylinders.flatMap(({ id, firingDeg }) => (firingDeg ? [[id, firingDeg.value % cycleDeg] as const] : [])),
     [zeroCylinderId, 0] as const,
   ])
@@ -50,7 +51,7 @@ function judge(sheet: BuildSheet): FiringJudgement {
   const onOneTurn = residues.flatMap(({ cylinderId, deg }) => (deg === undefined ? [] : [{ cylinderId, deg }]))
   if (onOneTurn.length < cylinders.length) return { ...none, places: typed, status: 'missing' }
   if (cycleDeg === 360) {
-    const places = Object.fromEntries(onOneTurn.map(({ cylinderId, deg }) => [cylinderId, deg]))
+    const places = byId(onOneTurn.map(({ cylinderId, deg }) => [cylinderId, deg]))
     return { ...none, places: { ...places, ...typed }, status: 'settled' }
   }
   const order = fromZero(sheet)
@@ -85,9 +86,7 @@ const agrees = (places: FiringPlaces, typed: FiringPlaces, cycleDeg: number) =>
 /** What all the ways have in common. */
 function shared(ways: readonly FiringPlaces[]): FiringPlaces {
   const [first = {}, ...rest] = ways
-  return Object.fromEntries(
-    Object.entries(first).filter(([id, deg]) => rest.every((way) => Math.abs((way[id] ?? NaN) - deg) < 1e-9)),
-  )
+  return byId(Object.entries(first).filter(([id, deg]) => rest.every((way) => Math.abs((way[id] ?? NaN) - deg) < 1e-9)))
 }
 
 /** Firing TDC of a cylinder after the zero cylinder's; undefined while it is not known. */

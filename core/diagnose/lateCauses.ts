@@ -1,3 +1,4 @@
+import { byId } from '../byId'
 import { fitSize, late, measured, nothing } from './predict'
 import type { CauseCode, LobeRead, Measured, PerPart, Prediction, Readings } from './readings'
 
@@ -7,7 +8,7 @@ import type { CauseCode, LobeRead, Measured, PerPart, Prediction, Readings } fro
 export function teeth(readings: Readings, less: readonly number[] = readings.lobes.map(() => 0)): Prediction[] {
   const { lobes } = readings
   const shafts = [...new Set(lobes.map(({ shaftId }) => shaftId))]
-  const counts = Object.fromEntries(
+  const counts = byId(
     shafts.map((shaftId) => {
       const rows = lobes.flatMap((lobe, i) =>
         lobe.shaftId === shaftId && lobe.toothDeg ? [{ lobe, less: less[i] ?? 0 }] : [],
@@ -73,7 +74,7 @@ function fitSizes(readings: Readings, code: LateCause): PerPart | undefined {
   const alike = fitSize(
     rows.map(({ of, by, sigma }) => ({ of, by: Object.values(by).reduce((sum, each) => sum + each, 0), sigma })),
   )
-  const sizes: Record<string, number> = Object.fromEntries(
+  const sizes: Record<string, number> = byId(
     moving.map(({ part }) => [part, pins[part]?.value ?? clip(alike ?? 0, most)]),
   )
   for (let round = 0, change = Infinity; round < 500 && change > 1e-10; round++) {
@@ -131,7 +132,7 @@ export const slack = (readings: Readings): Prediction[] => (readings.cameRunning
 /** Stretched loops and skimmed heads at once, where both were measured: nothing else would tell one from the other. */
 export function stretchAndSkim(readings: Readings): Prediction[] {
   const sizesOf = (known: Readonly<Record<string, Measured>>, most: number) =>
-    Object.fromEntries(Object.entries(known).map(([part, { value }]) => [part, clip(value, most)]))
+    byId(Object.entries(known).map(([part, { value }]) => [part, clip(value, most)]))
   const { elongation, skimmed } = readings
   if (!elongation || !skimmed) return []
   return [

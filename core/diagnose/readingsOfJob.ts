@@ -1,3 +1,4 @@
+import { byId } from '../byId'
 import { camSpec, eventLiftMm } from '../cams'
 import { driverOf, ratioOfShaft, solveLoop, toothWorth, walkDrive, type DriveLink } from '../drive'
 import type { JobState } from '../ledger'
@@ -107,11 +108,9 @@ export function effectsOn(
   const bankId = bankOf(sheet, shaftId)
   return {
     toothDeg,
-    perStretch: Object.fromEntries(
-      known.map(({ loopId, lengthMm, perMmDeg }) => [loopId, (lengthMm / 100) * perMmDeg]),
-    ),
+    perStretch: byId(known.map(({ loopId, lengthMm, perMmDeg }) => [loopId, (lengthMm / 100) * perMmDeg])),
     ...(bankId !== undefined && end && { perSkim: { [bankId]: end.perMmDeg } }),
-    perSlack: Object.fromEntries(known.map(({ loopId, perMmDeg }) => [loopId, perMmDeg])),
+    perSlack: byId(known.map(({ loopId, perMmDeg }) => [loopId, perMmDeg])),
   }
 }
 
@@ -149,7 +148,7 @@ function pulledRun(
 }
 
 function elongationOf(sheet: BuildSheet, { chainLengths }: JobState): Readings['elongation'] {
-  const worst: Record<string, Measured> = {}
+  const worst: Record<string, Measured> = byId()
   for (const { loopId, overPitches, measuredMm } of chainLengths) {
     const pitchMm = sheet.loops.find(({ id }) => id === loopId)?.pitchMm?.value
     if (!pitchMm) continue
@@ -166,7 +165,7 @@ function skimmedOf({ banks }: BuildSheet, { headHeights }: JobState): Readings['
     const said = headHeights[id] ?? headHeights['']
     return said ? [[id, { value: said.lowerMm, sigma: HEAD_SIGMA_MM }] as const] : []
   })
-  return known.length > 0 ? Object.fromEntries(known) : undefined
+  return known.length > 0 ? byId(known) : undefined
 }
 
 /** What air past the thumb says against what the valves say: only a witness that does not look at the cams can tell them half a turn out. */

@@ -1,3 +1,4 @@
+import { byId } from '../byId'
 import type { BuildSheet, Member, Shaft } from '../model/buildSheet'
 import { multiplyRatios, ratioOf, ratiosEqual, ratioValue, type Ratio } from '../units'
 
@@ -59,8 +60,8 @@ export function walkDrive(sheet: BuildSheet): DriveRatios {
 function walk(sheet: BuildSheet): DriveRatios {
   const crank = sheet.shafts.find(({ kind }) => kind === 'crank')
   const links = driveLinks(sheet)
-  const ratios: Record<string, Ratio> = crank ? { [crank.id]: ratioOf(1, 1) } : {}
-  const ways: Record<string, readonly DriveLink[]> = crank ? { [crank.id]: [] } : {}
+  const ratios: Record<string, Ratio> = byId(crank ? [[crank.id, ratioOf(1, 1)]] : [])
+  const ways: Record<string, readonly DriveLink[]> = byId(crank ? [[crank.id, []]] : [])
   const conflicts: DriveRatios['conflicts'][number][] = []
   const queue = crank ? [crank.id] : []
   const used = new Set<string>()

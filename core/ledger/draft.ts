@@ -1,3 +1,4 @@
+import { byId } from '../byId'
 import type { EntryOf, Phase } from '../model/entry'
 import type { CamRead } from './camWitnesses'
 
@@ -26,12 +27,12 @@ export interface Draft {
 export const startDraft = (sheetId: string): Draft => ({
   sheetId,
   ticked: new Set(),
-  steps: {},
-  lash: { found: {}, set: {}, left: {} },
-  shims: {},
-  topLifts: { found: {}, set: {}, left: {} },
-  headHeights: {},
-  targets: {},
+  steps: byId(),
+  lash: { found: byId(), set: byId(), left: byId() },
+  shims: byId(),
+  topLifts: { found: byId(), set: byId(), left: byId() },
+  headHeights: byId(),
+  targets: byId(),
   adjusted: [],
   coupled: [],
   walks: [],
@@ -39,7 +40,7 @@ export const startDraft = (sheetId: string): Draft => ({
   camReads: [],
   counts: [],
   moves: [],
-  camSet: {},
+  camSet: byId(),
   deviations: [],
   closed: undefined,
 })

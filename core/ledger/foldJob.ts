@@ -1,3 +1,4 @@
+import { byId } from '../byId'
 import type { BuildSheet } from '../model/buildSheet'
 import type { Job } from '../model/engine'
 import type { Entry } from '../model/entry'
@@ -137,9 +138,9 @@ function partsOf(
     .map(({ id }): [string, TensionerState] => [id, stand.tensioners.get(id)?.is ?? 'asArrived'])
   return {
     register: stand.register,
-    loops: Object.fromEntries(loops),
-    couplings: Object.fromEntries(couplings),
-    tensioners: Object.fromEntries(tensioners),
+    loops: byId(loops),
+    couplings: byId(couplings),
+    tensioners: byId(tensioners),
     turnedTightDeg: stand.turnedTightDeg,
     ranAsked: stand.ranAsked,
   }
@@ -152,7 +153,7 @@ function take(draft: Draft, entry: Entry, sheet: BuildSheet): void {
       else draft.ticked.delete(entry.cautionId)
       return
     case 'step':
-      draft.steps = Object.fromEntries(Object.entries(draft.steps).filter(([id]) => id !== entry.target))
+      draft.steps = byId(Object.entries(draft.steps).filter(([id]) => id !== entry.target))
       if (entry.outcome !== 'reopened') draft.steps[entry.target] = { outcome: entry.outcome, reason: entry.reason }
       return
     case 'loop':

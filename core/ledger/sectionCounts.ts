@@ -1,3 +1,4 @@
+import { byId } from '../byId'
 import {
   driverOf,
   latenessByCounts,
@@ -49,7 +50,7 @@ export function seatsAfter(
   before: Seats,
   adjusted: readonly Pick<EntryOf<'adjusted'>, 'adjusterId' | 'laterDeg'>[],
 ): Seats {
-  const seats: Record<string, number> = { ...before }
+  const seats: Record<string, number> = byId(Object.entries(before))
   for (const { adjusterId, laterDeg } of adjusted) {
     const memberId = sheet.adjusters.find(({ id }) => id === adjusterId)?.memberId
     const member = sheet.members.find(({ id }) => id === memberId)

@@ -1,3 +1,4 @@
+import { byId } from '../byId'
 import { shaftsBehind } from '../drive'
 import type { BuildSheet } from '../model/buildSheet'
 import type { EntryOf } from '../model/entry'
@@ -29,7 +30,7 @@ export function takeDrive(
       draft.coupled.push(entry)
       const behind = shaftsBehind(sheet, entry.couplingId)
       dropStaleReadings(draft, sheet, behind)
-      draft.camSet = Object.fromEntries(Object.entries(draft.camSet).filter(([shaftId]) => !behind.includes(shaftId)))
+      draft.camSet = byId(Object.entries(draft.camSet).filter(([shaftId]) => !behind.includes(shaftId)))
       return
     }
     case 'adjusted':

@@ -1,3 +1,4 @@
+import { byId } from '../byId'
 import { combineTiming, COUNT_SIGMA_PITCHES, type CamTiming, type TimingWitness } from '../cams'
 import {
   couplingsTo,
@@ -81,7 +82,7 @@ interface Readings {
 export function readTiming(readings: Readings): Record<string, Partial<Record<Phase, CamTiming>>> {
   const shafts = readings.sheet.shafts.filter(({ kind }) => kind === 'cam')
   const phases = ['found', 'set', 'left'] as const
-  return Object.fromEntries(
+  return byId(
     shafts.map(({ id }) => [
       id,
       Object.fromEntries(

@@ -1,3 +1,4 @@
+import { byId } from '../byId'
 import { driverOf } from '../drive'
 import { alike, readLoop, seatsAfter, type JobState, type Seats } from '../ledger'
 import type { BuildSheet, Loop, Phase } from '../model'
@@ -62,8 +63,6 @@ export function countsAfter(
       pitches: (before[memberId] ?? 0) + teethLate + laidOver(memberId) - laidOver(driverId ?? ''),
     }))
     const asMeant = stands.every(({ memberId, pitches }) => Math.abs(pitches - (wanted[memberId] ?? 0)) < 0.5)
-    return [
-      { loop, counts, seats: asMeant ? {} : Object.fromEntries(stands.map((one) => [one.memberId, one.pitches])) },
-    ]
+    return [{ loop, counts, seats: byId(asMeant ? [] : stands.map((one) => [one.memberId, one.pitches])) }]
   })
 }

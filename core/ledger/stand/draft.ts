@@ -1,3 +1,4 @@
+import { byId } from '../../byId'
 import type { BuildSheet } from '../../model/buildSheet'
 import type { Entry, EntryOf } from '../../model/entry'
 import { rivalSheets } from '../../sheet'
@@ -82,8 +83,8 @@ export function startStand(
     ranSo: false,
     ranAsked: undefined,
     turnedTightDeg: 0,
-    seats: {},
-    seatsAtStart: {},
+    seats: byId(),
+    seatsAtStart: byId(),
     names: new Map(),
     jobStartDeg: 0,
   }

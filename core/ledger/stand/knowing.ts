@@ -1,3 +1,4 @@
+import { byId } from '../../byId'
 import type { Job } from '../../model/engine'
 import type { Entry } from '../../model/entry'
 
@@ -87,5 +88,5 @@ export function nextStamp(
     most = Math.max(most, entry.counter)
     if (entry.device !== device) seen.set(entry.device, Math.max(seen.get(entry.device) ?? 0, entry.counter))
   }
-  return { counter: most + 1, seen: Object.fromEntries(seen) }
+  return { counter: most + 1, seen: byId(seen) }
 }
