@@ -109,6 +109,14 @@ test('a job goes on with a newer build sheet only by an entry, and the two are o
   expect(Object.keys(fake.batches.at(-1)?.put ?? {})).toEqual(['sheets', 'entries'])
 })
 
+test('a build sheet that a job has just taken up is cited, before anything is written against it', async () => {
+  const job = await start()
+  const next = await store.dispatch(changeSheet('engine', (sheet) => ({ ...sheet, notes: 'two' })))
+  await store.dispatch(say(job.id, [{ kind: 'sheet', toSheetId: next.id }]))
+  await store.dispatch(changeSheet('engine', (sheet) => ({ ...sheet, notes: 'three' })))
+  expect(view(job.id)?.sheet.notes).toBe('two')
+})
+
 test('changes and entries written at the same moment wait for each other: none is lost', async () => {
   const job = await start()
   await Promise.all([

@@ -10,7 +10,7 @@ import {
   type Job,
   type Records,
 } from '@link-count/core/model'
-import { nextStamp, sheetIdNow } from '@link-count/core/ledger'
+import { citedSheets, nextStamp, sheetIdNow } from '@link-count/core/ledger'
 import type { Guard } from '@link-count/core/guard'
 import { engineSelectors } from './engines'
 import { entrySelectors } from './entries'
@@ -143,9 +143,7 @@ function changedSheet(
 ): BuildSheet {
   const newest = newestSheet(sheetSelectors.selectAll(state.sheets).filter((sheet) => sheet.engineId === engineId))
   if (!newest) throw new WriteError('gone', `Engine ${engineId} has no build sheet`)
-  const cited =
-    jobSelectors.selectAll(state.jobs).some(({ sheetId }) => sheetId === newest.id) ||
-    entrySelectors.selectAll(state.entries).some(({ sheetId }) => sheetId === newest.id)
+  const cited = citedSheets(jobSelectors.selectAll(state.jobs), entrySelectors.selectAll(state.entries)).has(newest.id)
   const changed = change(newest)
   return buildSheetSchema.parse(
     cited ? { ...changed, id: newId(), version: newest.version + 1, at: now() } : { ...changed, id: newest.id },

@@ -1,4 +1,5 @@
-import type { BuildSheet, Records } from '../model'
+import { citedSheets } from '../ledger/cited'
+import type { BuildSheet, Entry, Job, Records } from '../model'
 import { err, ok, type Result } from '../result'
 import { checkIds, checkRoom } from './checkIds'
 import { checksum } from './checksum'
@@ -142,26 +143,23 @@ function changedUnderWork(mine: Records, theirs: Records): FileError | undefined
   )
   if (differs.size === 0) return undefined
   for (const list of ['jobs', 'entries'] as const) {
-    const cites = new Map<string, string>(mine[list].map((one) => [one.id, one.sheetId]))
-    const both = theirs[list].find(({ id, sheetId }) => cites.get(id) === sheetId && differs.has(sheetId))
-    if (both) return { code: 'otherSheet', where: list, id: both.sheetId }
+    const cites = new Map(mine[list].map((one) => [one.id, sheetsOf(one)]))
+    for (const one of theirs[list]) {
+      const sheetId = sheetsOf(one).find((id) => differs.has(id) && cites.get(one.id)?.includes(id))
+      if (sheetId !== undefined) return { code: 'otherSheet', where: list, id: sheetId }
+    }
   }
   return undefined
 }
 
-type Rename = ReadonlyMap<string, string>
+const sheetsOf = (one: Job | Entry): string[] => ('toSheetId' in one ? [one.sheetId, one.toSheetId] : [one.sheetId])
 
-const citedIn = ({ jobs, entries }: Records): ReadonlySet<string> =>
-  new Set([
-    ...jobs.map(({ sheetId }) => sheetId),
-    ...entries.map(({ sheetId }) => sheetId),
-    ...entries.flatMap((entry) => (entry.kind === 'sheet' ? [entry.toSheetId] : [])),
-  ])
+type Rename = ReadonlyMap<string, string>
 
 /** Sheets of one id that went on apart after somebody had cited them: both stay. The cited one keeps the id; of two cited ones the one whose checksum is
  *  the smaller; the other gets an id made of its content, so that both sides give it the same. */
 function sheetsApart(mine: Records, theirs: Records): { readonly renameMine: Rename; readonly renameTheirs: Rename } {
-  const cited = [citedIn(mine), citedIn(theirs)] as const
+  const cited = [citedSheets(mine.jobs, mine.entries), citedSheets(theirs.jobs, theirs.entries)] as const
   const here = new Map(mine.sheets.map((sheet) => [sheet.id, sheet]))
   const renameMine = new Map<string, string>()
   const renameTheirs = new Map<string, string>()

@@ -1,4 +1,5 @@
 export * from './order'
+export * from './cited'
 export * from './state'
 export * from './foldJob'
 export * from './jobLabels'

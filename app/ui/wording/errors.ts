@@ -101,7 +101,7 @@ export function fileWords(error: FileError): string {
     case 'tooDeep':
       return `The file is folded too deep at ${error.where.slice(0, 80)}. Nothing was changed.`
     case 'invalid':
-      return `The file is wrong at ${error.where || 'its top'}: ${error.detail.slice(0, 160)}. Nothing was changed.`
+      return `The file is wrong at ${error.where || 'its top'}: ${error.detail.replace(', received undefined', ', and there is none').slice(0, 160)}. Nothing was changed.`
     case 'danglingId':
       return `The file is incomplete: ${error.where} points at “${error.id}”, which is not in it. Nothing was changed.`
     case 'twice':

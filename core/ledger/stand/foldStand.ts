@@ -91,7 +91,8 @@ export function foldStand({
     take(draft, entry, its)
   }
   goTo(job)
-  if (until === 'now') forget(() => true)
+  // What nobody wrote after may have come last; a job that others followed was left as it was then.
+  if (taken.length === live.length) forget(() => true)
   return finish(draft)
 }
 

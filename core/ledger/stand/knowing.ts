@@ -34,7 +34,13 @@ export type Knew = (later: Entry, earlier: Entry) => boolean
 export function whoKnew(jobs: readonly JobOfOrder[], ordered: readonly Entry[]): Knew {
   const job = new Map(jobs.map((one) => [one.id, one]))
   const old = knownInOldJobs(ordered)
+  const twice = writtenTwice(ordered)
   return (later, earlier) => {
+    if (later.device === earlier.device) {
+      // A copy was written on twice: from there on nothing by that name is known to have come after the rest.
+      const from = twice.get(later.device)
+      if (from !== undefined && earlier.counter >= from && later.id !== earlier.id) return false
+    }
     if (later.device === earlier.device && !later.seen === !earlier.seen && later.jobId === earlier.jobId)
       return later.counter > earlier.counter
     if (later.seen) {
@@ -47,6 +53,21 @@ export function whoKnew(jobs: readonly JobOfOrder[], ordered: readonly Entry[]):
     const [a, b] = [job.get(earlier.jobId)?.number, job.get(later.jobId)?.number]
     return later.device === earlier.device || a !== b
   }
+}
+
+/** The first counter under which a device wrote two different entries of one engine, by device: a copy that came back was written on beside the one that was
+ *  thought lost. Only entries with `seen` count on the whole engine. */
+export function writtenTwice(entries: readonly Entry[]): ReadonlyMap<string, number> {
+  const ids = new Map<string, string>()
+  const twice = new Map<string, number>()
+  for (const { id, device, counter, seen } of entries) {
+    if (!seen) continue
+    const key = `${device} ${counter}`
+    const before = ids.get(key)
+    if (before === undefined) ids.set(key, id)
+    else if (before !== id) twice.set(device, Math.min(twice.get(device) ?? Infinity, counter))
+  }
+  return twice
 }
 
 /** What each entry without `seen` knew of other devices in its job: a counter that jumps shows that the entry before it was known, with all that
