@@ -19,7 +19,12 @@ export default defineConfig({
         theme_color: '#13202A',
         icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
       },
-      workbox: { globPatterns: ['**/*.{js,css,html,svg,woff2,webmanifest}'], navigateFallback: '/index.html' },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2,webmanifest}'],
+        navigateFallback: '/index.html',
+        // In one file: a service worker of this origin may not load scripts by their address either.
+        inlineWorkboxRuntime: true,
+      },
     }),
     firstPageBudget(264_000),
   ],

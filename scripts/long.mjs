@@ -1,4 +1,4 @@
-import { ensureInstalled, run } from './run.mjs'
+import { ensureChromium, ensureInstalled, run } from './run.mjs'
 
 /* What takes too long for every change, in named parts that run alone: npm run long -- guard. Without a name, all of them. Each at most 60 minutes on
  * two cores. */
@@ -11,7 +11,28 @@ const guard = () =>
     GUARD_SEED: process.env.GUARD_SEED ?? '100000',
   })
 
-const parts = { guard }
+/** Spoilt files, random workshops there and back, copies put together. FUZZ_SEED starts it elsewhere. */
+const fuzz = () =>
+  run('npx', ['vitest', 'run', '--project', 'app', 'app/shell/fuzz', '--testTimeout=3600000'], {
+    FUZZ: process.env.FUZZ ?? '10000',
+    FUZZ_SEED: process.env.FUZZ_SEED ?? '100000',
+  })
+
+const inBrowser = (name, env) => {
+  const chromium = ensureChromium()
+  const built = run('npm', ['run', '--silent', 'build'])
+  const args = ['playwright', 'test', '--config', 'e2e/playwright.config.ts', '--reporter=list', name]
+  return built === 0 ? run('npx', args, { CHROMIUM: chromium, ...env }) : built
+}
+
+/** The browser killed again and again while it writes. KILL_SEED draws other moments. */
+const kills = () =>
+  inBrowser('kills', { KILLS: process.env.KILLS ?? '500', KILL_SEED: process.env.KILL_SEED ?? '100000' })
+
+/** All forty absurd things into every field of every engine of the demo. */
+const absurd = () => inBrowser('absurd', { ABSURD: 'all' })
+
+const parts = { guard, fuzz, kills, absurd }
 
 ensureInstalled()
 const named = process.argv.slice(2)

@@ -6,7 +6,7 @@ import { newDevice } from '../domain/writes'
 import { loaded } from '../domain/written'
 import { noCopy, openSecondCopy, type CopyStatus, type SecondCopy } from './copy'
 import { WorkshopDatabase, type WorkshopKind } from './database'
-import { noteRecords, notedRecords } from './localNote'
+import { notedRecords, noteRecords, noteTyped, takeTypedLeft } from './localNote'
 import { openOtherTabs } from './otherTabs'
 import { recover, renewCopy } from './recover'
 import { makeTurns } from './turns'
@@ -55,8 +55,11 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
     const was = await recover(db, copy, { noted: kind === 'own' ? notedRecords(kind) : 0, now: now(), newId })
     const meta = was.rows.meta?.some(({ id }) => id === 'device') ? [] : [{ id: 'device', value: newDevice(newId) }]
     const fresh = kind === 'demo' && was.rows.engines?.length === 0 ? await demoRows() : {}
-    if (meta.length === 0 && !fresh.engines) return was
-    await db.write({ put: { ...fresh, meta } }, was.revision)
+    const left = takeTypedLeft(kind)
+    if (meta.length === 0 && !fresh.engines && left.length === 0) return was
+    const drafts = left.flatMap(([id, text]) => (text === undefined ? [] : [{ id, text }]))
+    const gone = left.flatMap(([id, text]) => (text === undefined ? [id] : []))
+    await db.write({ put: { ...fresh, meta, drafts }, drop: { drafts: gone } }, was.revision)
     return { rows: await db.everything(), revision: await db.revision() }
   })
   // Not waited for: the lines that follow wait for it in the worker.
@@ -80,7 +83,13 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
     return before
   }
   return {
-    env: { commit, readPicture: async (id) => (await db.pictures.get(id))?.blob, now, newId },
+    env: {
+      commit,
+      noteTyped: (waiting) => noteTyped(kind, tab, waiting),
+      readPicture: async (id) => (await db.pictures.get(id))?.blob,
+      now,
+      newId,
+    },
     start: loaded(found.rows),
     attach: writer.attach,
     reset: async () => {

@@ -30,6 +30,8 @@ async function store(env: Env, fields: readonly (readonly [string, string | unde
   waiting.set(env, mine)
   for (const [id, text] of fields) mine.set(id, text)
   let going = new Map<string, string | undefined>()
+  const note = () => env.noteTyped([...going, ...mine])
+  note()
   try {
     await env.commit(() => {
       for (const [id, text] of mine) going.set(id, text)
@@ -41,5 +43,7 @@ async function store(env: Env, fields: readonly (readonly [string, string | unde
     going = new Map()
   } finally {
     for (const [id, text] of going) if (!mine.has(id)) mine.set(id, text)
+    going.clear()
+    note()
   }
 }

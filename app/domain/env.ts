@@ -46,6 +46,8 @@ export interface Env {
   /** Writes what `make` says by the state as it then is: one batch at a time over all tabs of this workshop. Resolves when it is stored and in the second
    *  copy, with the state moved and the other tabs told; rejects with the state as it was. `make` may be asked again, when another tab was quicker. */
   readonly commit: (make: () => Batch) => Promise<void>
+  /** Notes at once, before it is stored, what is typed and still waits for its turn: a page may be closed over it. Undefined = gone. */
+  readonly noteTyped: (waiting: readonly (readonly [string, string | undefined])[]) => void
   readonly readPicture: (id: string) => Promise<Blob | undefined>
   readonly now: () => string
   readonly newId: () => string

@@ -107,6 +107,7 @@ function readJob(slices: Slices, job: Job | undefined, work: EngineWork): JobVie
 
 /** Why a job cannot be read by itself; undefined when it can. */
 function whyNot(engine: Engine, job: Job, sheets: readonly BuildSheet[], { entries }: EngineWork): string | undefined {
+  if (!sheets.some(({ id }) => id === job.sheetId)) return 'Its build sheet is not in this workshop.'
   try {
     makeJobView({ engine, job, sheets, jobs: [job], entries: entries.filter(({ jobId }) => jobId === job.id) })
     return undefined

@@ -147,6 +147,13 @@ test('letters that could not be kept are kept with the next', async () => {
   expect([...fake.rows.drafts.keys()].sort()).toEqual(['a', 'b'])
 })
 
+test('letters that wait for their turn are noted at once, and not any more when they are stored', async () => {
+  const typing = store.dispatch(keepDraft({ id: 'a', text: '1' }))
+  expect(fake.noted).toEqual([['a', '1']])
+  await typing
+  expect(fake.noted).toEqual([])
+})
+
 test('letters typed while a write is on its way are stored in one', async () => {
   const before = fake.batches.length
   await Promise.all(['1', '12', '128'].map((text) => store.dispatch(keepDraft({ id: 'a', text }))))

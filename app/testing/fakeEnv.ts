@@ -9,6 +9,8 @@ export interface Fake {
   /** What is stored, by table. */
   readonly rows: Readonly<Record<TableName, Map<string, unknown>>>
   readonly batches: Batch[]
+  /** What is typed and still waits, as it was last noted. */
+  noted: readonly (readonly [string, string | undefined])[]
   /** From now on nothing can be written. */
   fail: Error | undefined
 }
@@ -41,11 +43,12 @@ export function fakeWorkshop(): Fake {
       last = mine
       return mine
     },
+    noteTyped: (waiting) => (fake.noted = waiting),
     readPicture: (id) => Promise.resolve((rows.pictures.get(id) as PictureRow | undefined)?.blob),
     now: () => '2026-11-24T08:00:00.000Z',
     newId: () => `id-${serial++}`,
   }
-  const fake: Fake = { env, rows, batches, fail: undefined, store: storeOf(env) }
+  const fake: Fake = { env, rows, batches, noted: [], fail: undefined, store: storeOf(env) }
   fake.store.dispatch(written({ put: { meta: [{ id: 'device', value: 'd-test' }] } }))
   return fake
 }

@@ -1,5 +1,7 @@
 type Random = () => number
 const pick = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() * list.length)] as T
+/** As `pick`, of a list that spoiling may have emptied. */
+const some = <T>(random: Random, list: readonly T[]): T | undefined => list[Math.floor(random() * list.length)]
 
 const ABSURD: readonly unknown[] = [
   null,
@@ -42,33 +44,36 @@ function placesIn(value: unknown, into: Place[] = []): Place[] {
   return into
 }
 
-const get = ({ holder, key }: Place) => (holder as Record<string | number, unknown>)[key]
-const put = ({ holder, key }: Place, value: unknown) => void ((holder as Record<string | number, unknown>)[key] = value)
+const get = (place: Place | undefined) => place && (place.holder as Record<string | number, unknown>)[place.key]
+const put = (place: Place | undefined, value: unknown) => {
+  if (place) (place.holder as Record<string | number, unknown>)[place.key] = value
+}
 
 /** Ways to spoil what a file says. */
 const spoilers: readonly ((file: Record<string, unknown>, random: Random) => void)[] = [
-  (file, random) => put(pick(random, placesIn(file)), pick(random, ABSURD)),
+  (file, random) => put(some(random, placesIn(file)), pick(random, ABSURD)),
   (file, random) => {
     const places = placesIn(file)
-    put(pick(random, places), structuredClone(get(pick(random, places))))
+    put(some(random, places), structuredClone(get(some(random, places))))
   },
   (file, random) => {
-    const { holder, key } = pick(random, placesIn(file))
-    if (Array.isArray(holder)) holder.splice(Number(key), 1)
-    else Reflect.deleteProperty(holder, key)
+    const place = some(random, placesIn(file))
+    if (!place) return
+    if (Array.isArray(place.holder)) place.holder.splice(Number(place.key), 1)
+    else Reflect.deleteProperty(place.holder, place.key)
   },
   (file, random) => {
     const lists = placesIn(file).filter((place) => Array.isArray(get(place)) && (get(place) as unknown[]).length > 0)
-    const list = get(pick(random, lists)) as unknown[]
-    list.push(structuredClone(pick(random, list)))
+    const list = get(some(random, lists)) as unknown[] | undefined
+    list?.push(structuredClone(some(random, list)))
   },
   (file, random) => {
     const ids = placesIn(file).filter(({ key }) => /(^id|Id)$/.test(String(key)))
-    put(pick(random, ids), get(pick(random, ids)))
+    put(some(random, ids), get(some(random, ids)))
   },
   (file, random) => {
     const numbers = placesIn(file).filter((place) => typeof get(place) === 'number')
-    const place = pick(random, numbers)
+    const place = some(random, numbers)
     put(place, pick(random, [-1, 0, 0.5, 2, 10, 1e6, -1e6]) * (get(place) as number))
   },
   (file, random) => {
@@ -99,6 +104,16 @@ const damages: readonly ((text: string, random: Random) => string)[] = [
     )
   },
 ]
+
+/** Records spoilt in one to four places, as a damaged store may hold them. */
+export function spoilRecords<T extends object>(records: T, random: Random): T {
+  const copy = structuredClone(records) as Record<string, unknown>
+  const lists = new Map(Object.entries(copy))
+  for (let i = 0; i <= random() * 3; i++) pick(random, spoilers)(copy, random)
+  // The store has its tables whatever is in them.
+  for (const [name, list] of lists) if (!Array.isArray(copy[name])) copy[name] = list
+  return Object.fromEntries([...lists.keys()].map((name) => [name, copy[name]])) as T
+}
 
 /** A file spoilt in one to four places: what it says, then perhaps its bytes. */
 export function spoil(file: object, random: Random): string {

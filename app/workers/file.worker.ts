@@ -11,6 +11,8 @@ export interface OpenedFile {
   readonly outcome: MergeOutcome
   readonly pictures: readonly PictureRow[]
   readonly picturesMissing: number
+  /** Records in it that could not be read when it was made, and are left out. */
+  readonly aside: number
 }
 
 const api = {
@@ -30,6 +32,7 @@ const api = {
       outcome: outcome.value,
       pictures: pictures.filter(({ id }) => added.has(id) && !ours.has(id)),
       picturesMissing,
+      aside: theirs.aside?.length ?? 0,
     })
   },
   save(

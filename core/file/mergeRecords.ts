@@ -5,6 +5,7 @@ import { checkIds, checkRoom } from './checkIds'
 import { checksum } from './checksum'
 import type { FileError } from './fileError'
 import { mergeFields, withField, type Difference } from './mergeFields'
+import { soundOnly } from './setAside'
 import { stable } from './stable'
 import { LISTS } from './writeFile'
 
@@ -31,7 +32,9 @@ export interface MergeOutcome {
 /** What opening a file would do, before it is done. Of two copies of one workshop that went on apart the outcome is the same whichever of them opens the
  *  other's file: entries and cited sheets are united, engines, heads of jobs and sheets that nobody cites are merged by field. Errors: a record of ours
  *  that the file has under another engine or job, and ids that would point nowhere. */
-export function mergeRecords(mine: Records, theirs: Records): Result<MergeOutcome, FileError> {
+export function mergeRecords(here: Records, theirs: Records): Result<MergeOutcome, FileError> {
+  // What is here and cannot be read is no reason to refuse a file, which may have it whole.
+  const mine = soundOnly(here)
   const elsewhere = belongsElsewhere(mine, theirs)
   if (elsewhere) return err(elsewhere)
   const otherSheet = changedUnderWork(mine, theirs)

@@ -87,6 +87,7 @@ function findDamage(raw: Record<string, unknown>): FileError | undefined {
     const own = sums[name]
     for (const [i, record] of list.entries())
       if (!Array.isArray(own) || own[i] !== checksumOf(record)) return damage(name, i, record)
+    if (!Array.isArray(own) || own.length !== list.length) return { code: 'damaged', where: 'file', id: '' }
   }
   const envelope = raw as unknown as Parameters<typeof checksumOfEnvelope>[0]
   const counts = lists.map(({ length }) => length)

@@ -1,5 +1,6 @@
 import { FILE_FORMAT, FILE_VERSION, type LinkCountFile, type Records } from '../model'
 import { checksum } from './checksum'
+import { setAside } from './setAside'
 import { stable } from './stable'
 
 export const LISTS = ['engines', 'sheets', 'jobs', 'entries'] as const
@@ -14,8 +15,9 @@ export const checksumOf = (record: unknown) => checksum(stable(record))
 export const checksumOfEnvelope = ({ format, version, savedAt }: Envelope, counts: readonly number[]) =>
   checksumOf({ format, version, savedAt, counts })
 
-/** Everything, or one engine with its sheets, jobs and entries, as a file. */
-export function makeFile(records: Records, savedAt: string, engineId?: string): LinkCountFile {
+/** Everything, or one engine with its sheets, jobs and entries, as a file that opens again: what no reader would take stands aside. */
+export function makeFile(all: Records, savedAt: string, engineId?: string): LinkCountFile {
+  const { records, aside } = setAside(all)
   const keep = <T>(list: readonly T[], test: (one: T) => boolean) => (engineId ? list.filter(test) : [...list])
   const jobs = keep(records.jobs, (job) => job.engineId === engineId)
   const jobIds = new Set(jobs.map(({ id }) => id))
@@ -29,6 +31,7 @@ export function makeFile(records: Records, savedAt: string, engineId?: string): 
   return {
     ...envelope,
     ...lists,
+    ...(aside.length > 0 ? { aside: aside.map((one) => JSON.stringify(one) ?? 'null') } : {}),
     checksums: {
       file: checksumOfEnvelope(
         envelope,
@@ -44,13 +47,14 @@ export function makeFile(records: Records, savedAt: string, engineId?: string): 
 
 /** A file as text, piece by piece, a record to the line and nothing indented: a whole one may be longer than a string can be. */
 export function* fileText(file: LinkCountFile): Generator<string> {
-  const { format, version, savedAt, checksums } = file
+  const { format, version, savedAt, checksums, aside } = file
   yield `{"format":${JSON.stringify(format)},"version":${version},"savedAt":${JSON.stringify(savedAt)}`
   for (const name of LISTS) {
     yield `,\n"${name}":[`
     for (const [i, record] of file[name].entries()) yield `${i === 0 ? '' : ','}\n${JSON.stringify(record)}`
     yield ']'
   }
+  if (aside) yield `,\n"aside":${JSON.stringify(aside)}`
   if (checksums) yield `,\n"checksums":${JSON.stringify(checksums)}`
   yield '}\n'
 }

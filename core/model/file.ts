@@ -18,6 +18,8 @@ export const fileSchema = z.strictObject({
   sheets: z.array(buildSheetSchema).max(50_000),
   jobs: z.array(jobSchema).max(50_000),
   entries: z.array(entrySchema).max(1_000_000),
+  /** Records that could not be read when the file was made, each as the text of its JSON: to be looked at, and left out when it is opened. */
+  aside: z.array(z.string()).max(1_000_000).optional(),
   /** CRC-32 of each record's canonical JSON, in the order of its list, and of what stands round them: against damage. May be left out. */
   checksums: z
     .strictObject({

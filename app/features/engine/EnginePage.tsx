@@ -2,6 +2,7 @@ import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import type { BuildSheet, Engine } from '@link-count/core/model'
+import { sheetLabels } from '@link-count/core/sheet'
 import { PART_IDS } from '@link-count/core/starters'
 import { newestSheet } from '../../domain/sheets'
 import { selectEngine, selectJobs, selectJobView, selectNotReadable, selectSheets } from '../../domain/views'
@@ -70,17 +71,17 @@ function EngineSheet({ engine }: { engine: Engine }) {
             Start a job
           </Button>
         </PageHeader>
+        <RivalSheets sheets={versions} />
         <main className="engine-main">
           <div className="engine-sheet">
             <div className="engine-title">
               <h1>{engine.name}</h1>
               <p className="soft">
                 {engine.description}
-                {engine.description ? ' · ' : ''}Build sheet {sheet.version}
+                {engine.description ? ' · ' : ''}Build sheet {sheetLabels(versions).get(sheet.id)}
                 {versions.length > 1 && `, ${versions.length - 1} older kept`}
               </p>
             </div>
-            <RivalSheets sheets={versions} />
             <RunningSection />
             <CrankSection />
             <CylindersSection />

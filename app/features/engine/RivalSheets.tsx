@@ -19,19 +19,30 @@ export function RivalSheets({ sheets }: { readonly sheets: readonly BuildSheet[]
         <strong>Two build sheets bear the newest number.</strong> They were made on two devices beside each other, and
         differ in: {rivals.fields.map(fieldWords).join(', ')}. Until one is chosen the guard does not know.
       </p>
-      <div className="row">
-        {newestSheets(sheets).map(({ id, at }) => (
+      {newestSheets(sheets).map((sheet) => (
+        <div className="row" key={sheet.id}>
           <Button
-            key={id}
             variant="default"
-            onClick={() => void attempt('The build sheet', () => dispatch(chooseSheet(id)))}
+            onClick={() => void attempt('The build sheet', () => dispatch(chooseSheet(sheet.id)))}
           >
-            {labels.get(id)}, of {formatDateTime(at)}, is right
+            {labels.get(sheet.id)} is right
           </Button>
-        ))}
-      </div>
+          <span>
+            Of {formatDateTime(sheet.at)}:{' '}
+            {rivals.fields.map((key) => `${fieldWords(key)} ${figureWords(sheet[key])}`).join(', ')}
+          </span>
+        </div>
+      ))}
     </section>
   )
+}
+
+/** A figure as it was typed; of a list, how many it has. */
+function figureWords(value: unknown): string {
+  if (value === undefined) return 'not known'
+  if (Array.isArray(value)) return `(${value.length})`
+  if (typeof value !== 'object' || value === null) return String(value)
+  return 'typed' in value ? String(value.typed) : 'otherwise'
 }
 
 const words: Partial<Record<keyof BuildSheet, string>> = {

@@ -95,7 +95,7 @@ const sizeOf = ({ engines, sheets, jobs, entries }: MergeOutcome['add']) =>
 const isNothing = ({ add, change }: MergeOutcome) => sizeOf(add) + sizeOf(change) === 0
 
 function Outcome({ ready, onTake }: { ready: Ready; onTake: (offer: Offer) => void }) {
-  const { name, outcome, picturesMissing } = ready
+  const { name, outcome, picturesMissing, aside } = ready
   const { add, change, same, offers, kept, rivals } = outcome
   const said = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
   return (
@@ -120,6 +120,7 @@ function Outcome({ ready, onTake }: { ready: Ready; onTake: (offer: Offer) => vo
           </li>
         )}
         {kept.length > 0 && <li>Lines already here with other words: {kept.length}. Yours stay as they are.</li>}
+        {aside > 0 && <li>Records that could not be read when the file was made, and are left out: {aside}</li>}
         {picturesMissing > 0 && (
           <li>Pictures that the ledger speaks of and the file does not hold: {picturesMissing}</li>
         )}

@@ -30,8 +30,10 @@ export function NotReadableJob({ jobId, why }: { readonly jobId: string; readonl
   const save = () => void dispatch(saveToFile(now(), engine?.id))
   return (
     <>
-      <PageHeader crumbs={[{ words: engine?.name ?? 'Engine', to: `/engine/${engine?.id}` }]} />
-      <main className="page-message" role="alert">
+      <PageHeader
+        crumbs={[{ words: engine?.name ?? 'Engine', to: `/engine/${engine?.id}` }, { words: `Job ${job?.number}` }]}
+      />
+      <main className="page-message stack" role="alert">
         <h1>Job {job?.number} cannot be read</h1>
         <p>
           Nothing of it is lost, and the rest of the workshop is as it was. What this job did to the engine is not known

@@ -15,13 +15,13 @@ import {
 import { makeRandom } from '@link-count/core/random'
 import { demoRecords } from '../demo/demoRecords'
 import { newestSheet } from '../domain/sheets'
-import { spoil } from '../testing/spoil'
+import { spoil, spoilRecords } from '../testing/spoil'
 import { fileWords } from '../ui/wording'
-import { fileMigrations } from './migrations'
+import { fileMigrations } from '../db/migrations'
 
 /* Files spoilt at random, random workshops there and back, and copies that went on apart and are put together: FUZZ says how many, FUZZ_SEED from where. */
 
-const COUNT = Number(process.env['FUZZ'] ?? 400)
+const COUNT = Number(process.env['FUZZ'] ?? 300)
 const SEED = Number(process.env['FUZZ_SEED'] ?? 1)
 const AT = '2026-11-27T08:00:00.000Z'
 type Random = () => number
@@ -200,6 +200,15 @@ describe('random workshops', () => {
       for (let k = Math.floor(random() * 12); k > 0; k--) copy.step()
       const parsed = parseFile([...fileText(makeFile(copy.records, AT))].join(''), fileMigrations)
       expect(parsed.ok && sorted(parsed.value), `seed ${SEED + 1_000_000 + i}`).toBe(sorted(copy.records))
+    }
+  })
+  test(`${rounds} of them with spoilt rows are saved to files that open again`, () => {
+    for (let i = 0; i < rounds; i++) {
+      const random = makeRandom(SEED + 3_000_000 + i)
+      const { engines, sheets, jobs, entries } = pick(random, bases)
+      const records = spoilRecords({ engines, sheets, jobs, entries }, random)
+      const parsed = parseFile([...fileText(makeFile(records, AT))].join(''), fileMigrations)
+      expect(parsed.ok ? '' : parsed.error, `seed ${SEED + 3_000_000 + i}`).toBe('')
     }
   })
   test(`${rounds} pairs that went on apart give the same whichever opens the other’s file, and nothing more the second time`, () => {
