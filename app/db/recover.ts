@@ -31,7 +31,8 @@ export async function recover(
   const has = countRecords(rows)
   const { stood } = copy
   const isBehind = stood && (stood.revision > revision || (stood.revision === revision && stood.records > has))
-  const whole = isBehind ? await copy.whole() : undefined
+  // A copy that cannot be read is none: then what is missing is told.
+  const whole = isBehind ? await copy.whole().catch(() => undefined) : undefined
   if (whole) {
     const meta: MetaRow[] = [
       ...(whole.rows.meta ?? []).filter(({ id }) => id !== REVISION),
@@ -43,10 +44,11 @@ export async function recover(
   }
   const after = whole ? await db.everything() : rows
   const left = countRecords(after)
-  if (noted > left) {
+  const had = Math.max(noted, isBehind && !whole ? stood.records : 0)
+  if (had > left) {
     const meta: MetaRow[] = [
       { id: 'device', value: newDevice(newId) },
-      { id: MISSING, value: JSON.stringify({ had: noted, has: left, at: now } satisfies Loss) },
+      { id: MISSING, value: JSON.stringify({ had, has: left, at: now } satisfies Loss) },
     ]
     await putRows(db, { meta }, await db.revision())
   }

@@ -78,6 +78,13 @@ function OpenPages({
   const copy = useSyncExternalStore(workshop.onCopyStatus, workshop.copyStatus)
   const folder = useFolderCopy(store, kind)
   useEffect(() => {
+    if (copy.kept === 'once' && copy.why === 'failed')
+      void showNotice({
+        words: `The second copy could not be written (${copy.detail}). What you write is stored, once: save to a file.`,
+        lasting: true,
+      })
+  }, [copy])
+  useEffect(() => {
     const look = () => {
       if (document.visibilityState === 'visible') void workshop.catchUp().catch(() => undefined)
     }

@@ -25,6 +25,9 @@ export interface SecondCopy {
 }
 
 const OPEN_WITHIN_MS = 8000
+/** A copy that hangs must not hold up what is written. */
+const ANSWER_WITHIN_MS = 10_000
+const START_OVER_WITHIN_MS = 60_000
 
 /** No copy: the database is all there is. */
 export function noCopy(why: 'demo' | 'notSecure' | 'notHere', detail = ''): SecondCopy {
@@ -76,10 +79,10 @@ export async function openSecondCopy(kind: string, tab: string): Promise<SecondC
     append: async (line) => {
       // After a line that failed the copy has a hole: it is begun anew at the next start, and until then the page says so.
       if (status.kept === 'once') return
-      await worker.append(lineOf(line), line.batch.put?.pictures ?? []).catch(failed)
+      await within(ANSWER_WITHIN_MS, worker.append(lineOf(line), line.batch.put?.pictures ?? []), raw).catch(failed)
     },
     whole: () => worker.readAll(),
-    startOver: (rows, summary) => worker.startOver(rows, summary).catch(failed),
+    startOver: (rows, summary) => within(START_OVER_WITHIN_MS, worker.startOver(rows, summary), raw).catch(failed),
     pictureIds: () => worker.pictureIds(),
     readPicture: (id) => worker.readPicture(id),
     keepPicture: (picture) => worker.keepPicture(picture),
@@ -88,11 +91,12 @@ export async function openSecondCopy(kind: string, tab: string): Promise<SecondC
 }
 
 /** A worker that cannot start says so by an event, and one that hangs not at all. */
-const within = <T>(ms: number, answer: Promise<T>, worker: Worker): Promise<T> =>
-  Promise.race([
-    answer,
-    new Promise<never>((_resolve, reject) => {
-      worker.addEventListener('error', (event) => reject(new Error(event.message)))
-      setTimeout(() => reject(new Error(`no answer within ${ms / 1000} s`)), ms)
-    }),
-  ])
+function within<T>(ms: number, answer: Promise<T>, worker: Worker): Promise<T> {
+  const ended = new AbortController()
+  const silence = new Promise<never>((_resolve, reject) => {
+    worker.addEventListener('error', ({ message }) => reject(new Error(message)), { signal: ended.signal })
+    const timer = setTimeout(() => reject(new Error(`no answer within ${ms / 1000} s`)), ms)
+    ended.signal.addEventListener('abort', () => clearTimeout(timer))
+  })
+  return Promise.race([answer, silence]).finally(() => ended.abort())
+}

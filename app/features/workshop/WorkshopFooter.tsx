@@ -1,25 +1,31 @@
 import { Button } from '@mantine/core'
+import { useMemo } from 'react'
 import type { CopyStatus } from '../../db'
+import { entrySelectors } from '../../domain/entries'
 import { useAppDispatch, useAppSelector } from '../../store'
 import { attempt } from '../../ui/attempt'
 import { saveToFile } from '../../ui/saveToFile'
 import { useWorkshop, type FolderCopy } from '../../ui/WorkshopContext'
 import { daysAgo } from '../../ui/wording'
-
-/** So many entries, or days with anything new, that are in no file are worth a plain word. */
-const MANY_ENTRIES = 50
-const MANY_DAYS = 14
+import { unsaved } from './overdue'
 
 /** Where the workshop is kept, and when it was last saved to a file. */
 export function WorkshopFooter() {
   const { kind, now, resetDemo, persisted, copy, folder } = useWorkshop()
   const dispatch = useAppDispatch()
   const meta = useAppSelector((state) => state.meta)
-  const entries = useAppSelector((state) => state.entries.ids.length)
+  const entries = useAppSelector((state) => state.entries)
   const saved = meta['savedAt']
-  const since = entries - Number(meta['savedEntries'] ?? 0)
-  const days = saved ? Math.floor((Date.parse(now()) - Date.parse(saved)) / 86_400_000) : 0
-  const overdue = kind === 'own' && since > 0 && (since >= MANY_ENTRIES || days >= MANY_DAYS)
+  const { count: since, isOverdue } = useMemo(
+    () =>
+      unsaved(
+        { savedAt: saved, savedEntries: Number(meta['savedEntries'] ?? 0) },
+        entrySelectors.selectAll(entries),
+        now(),
+      ),
+    [saved, meta, entries, now],
+  )
+  const overdue = kind === 'own' && isOverdue
   return (
     <footer className="workshop-foot">
       <div>
