@@ -1,4 +1,4 @@
-import { expect } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import type { Actor } from './actor'
 
 /** A build sheet begun by hand: an engine in line with so many cylinders, driven by a shape, its running direction and whether it can hit. */
@@ -28,6 +28,11 @@ export async function beginEngine(
 export async function startSafely(actor: Actor) {
   await actor.press('Start a job')
   await actor.press('Start')
-  await expect(actor.page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
-  for (const tick of await actor.page.getByRole('checkbox').all()) await tick.click()
+  await startTicks(actor.page)
+}
+
+/** Everything that makes a begun job safe, ticked. */
+export async function startTicks(page: Page) {
+  await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
+  for (const tick of await page.getByRole('checkbox').all()) await tick.click()
 }

@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { zipSync } from 'fflate'
+import { MouseHand } from './actor'
+import { beginEngine, startTicks } from './beginEngine'
 
 async function saved(page: Page, press: () => Promise<void>): Promise<{ name: string; text: string }> {
   const [download] = await Promise.all([page.waitForEvent('download'), press()])
@@ -109,4 +111,47 @@ test('broken and hostile files are refused whole and change nothing; markup in a
   await choose(page, plain.replace('Ploughing tractor, engine 2', '<img src=x onerror=alert(1)>'))
   await page.getByRole('button', { name: 'Add them' }).click()
   await expect(page.getByRole('heading', { name: '<img src=x onerror=alert(1)>' })).toBeVisible()
+})
+
+test('build sheets that went on apart on two copies both stay, hold the guard, and one is chosen', async ({ page }) => {
+  const actor = new MouseHand(page)
+  await beginEngine(actor, {
+    name: 'Saw bench',
+    cylinders: '1',
+    drive: 'one chain, one camshaft',
+    meet: 'no, free-running',
+  })
+  const engine = page.url()
+  await actor.write('Stroke', '80 mm')
+  await page.keyboard.press('Tab')
+  await expect(page.locator('html')).toHaveAttribute('data-unwritten', '0')
+  await page.goto('/own')
+  const { text } = await saved(page, () => page.getByRole('button', { name: 'Save to a file' }).click())
+  // On the other copy the stroke was measured again, and a job begun by it.
+  const other = JSON.parse(withoutSums(text)) as { engines: { id: string }[]; sheets: { id: string }[]; jobs: object[] }
+  const [sheet] = other.sheets
+  Object.assign(sheet ?? {}, { strokeMm: { value: 90, typed: '90 mm', trust: 'measured' } })
+  const at = '2026-11-26T11:00:00.000Z'
+  const job = { id: 'job-there', number: 1, at, arrival: 'chainOn', reason: 'rattles' }
+  other.jobs.push({ ...job, engineId: other.engines[0]?.id, sheetId: sheet?.id })
+  await page.getByRole('button', { name: 'Open a file' }).click()
+  await choose(page, JSON.stringify(other))
+  await expect(page.getByText(/Build sheets that went on apart: 1/)).toBeVisible()
+  await page.getByRole('button', { name: 'Add them' }).click()
+  await page.goto('/own/job/job-there')
+  await startTicks(page)
+  await expect(page.getByText('Two build sheets bear the newest number, and they differ').first()).toBeVisible()
+  await page.goto(engine)
+  const rivals = page.getByRole('alert', { name: 'Which build sheet is right?' })
+  await expect(rivals).toContainText('stroke 80 mm')
+  await expect(rivals).toContainText('stroke 90 mm')
+  await rivals
+    .locator('.row', { hasText: 'stroke 90 mm' })
+    .getByRole('button', { name: /is right/ })
+    .click()
+  await expect(rivals).toHaveCount(0)
+  await expect(page.getByLabel('Stroke', { exact: true })).toHaveValue('90 mm')
+  await page.goto('/own/job/job-there')
+  await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
+  await expect(page.getByText('Two build sheets bear the newest number')).toHaveCount(0)
 })

@@ -34,7 +34,7 @@ export class WorkshopDatabase extends Dexie {
         .upgrade(async (transaction) => {
           for (const [name, raise] of Object.entries(up)) {
             const rows: Record<string, unknown>[] = await transaction.table(name).toArray()
-            await transaction.table(name).bulkPut(rows.map(raise))
+            await transaction.table(name).bulkPut(rows.map((row) => raised(row, raise)))
           }
         })
     }
@@ -73,6 +73,15 @@ export class WorkshopDatabase extends Dexie {
       drafts: await this.drafts.toArray(),
       meta: await this.meta.toArray(),
     }))
+  }
+}
+
+/** A row that no version ever wrote stays as it is: it fails alone where it is read, and not the whole workshop here. */
+function raised(row: Record<string, unknown>, raise: (row: Record<string, unknown>) => Record<string, unknown>) {
+  try {
+    return raise(row)
+  } catch {
+    return row
   }
 }
 
