@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { zipSync } from 'fflate'
 import { MouseHand } from './actor'
+import { violations } from './axe'
 import { beginEngine, startTicks } from './beginEngine'
 
 async function saved(page: Page, press: () => Promise<void>): Promise<{ name: string; text: string }> {
@@ -145,6 +146,7 @@ test('build sheets that went on apart on two copies both stay, hold the guard, a
   const rivals = page.getByRole('alert', { name: 'Which build sheet is right?' })
   await expect(rivals).toContainText('stroke 80 mm')
   await expect(rivals).toContainText('stroke 90 mm')
+  expect(await violations(page)).toEqual([])
   await rivals
     .locator('.row', { hasText: 'stroke 90 mm' })
     .getByRole('button', { name: /is right/ })

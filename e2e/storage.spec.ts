@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { MouseHand } from './actor'
+import { violations } from './axe'
 import { beginEngine, startSafely } from './beginEngine'
 import { eraseCopy, eraseStore, fillDisk, makeRoom, outside } from './raw'
 import { readStored } from './kills/stored'
@@ -30,6 +31,7 @@ test('a store that was erased comes back from its copy by itself, and says so', 
   await page.goto('/own')
   await expect(page.getByRole('heading', { name: 'Saw bench' })).toBeVisible()
   await expect(page.getByText(/The browser had lost \d+ records, and they are back/)).toBeVisible()
+  expect(await violations(page)).toEqual([])
   await page.getByRole('button', { name: 'I have read it' }).click()
   await expect(page.getByText(/they are back/)).toHaveCount(0)
   await page.goto(job)
@@ -72,6 +74,7 @@ test('a write that fails keeps what was typed, says why, and is done once when i
   await expect(page.getByText(/The disk is full/).first()).toBeVisible()
   await expect(page.getByLabel('Note, or words for a picture')).toHaveValue('not lost')
   await expect(written(page, 'not lost')).toHaveCount(0)
+  expect(await violations(page)).toEqual([])
   const notice = page.getByRole('alert').filter({ has: failed })
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -127,6 +130,7 @@ test('a database that is deleted under the page is told, and nothing is taken in
   await other.goto('/icon.svg')
   await other.evaluate(eraseStore)
   await expect(page.getByText('Nothing more can be written here.')).toBeVisible()
+  expect(await violations(page)).toEqual([])
   await page.getByRole('button', { name: 'Load it again' }).click()
   await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
 })
@@ -199,6 +203,7 @@ test('one job that cannot be read fails alone, holds the guard of the others, an
   await expect(page.getByText(/Job 2 cannot be read/).first()).toBeVisible()
   await page.goto('/own/job/bad-job')
   await expect(page.getByRole('heading', { name: 'Job 2 cannot be read' })).toBeVisible()
+  expect(await violations(page)).toEqual([])
   await page.getByRole('button', { name: 'Take the job out' }).click()
   await page.getByRole('button', { name: 'Take it out' }).click()
   await expect(page.getByRole('heading', { name: 'Saw bench' })).toBeVisible()

@@ -11,13 +11,15 @@ export class ErrorBoundary extends Component<{ readonly children: ReactNode }, {
   override render() {
     if (!this.state.error) return this.props.children
     return (
-      <main className="page-message" role="alert">
-        <h1>Something of ours went wrong</h1>
-        <p>Every entry was saved as it was made. Load the page again to go on from the same place.</p>
-        <p className="reading">{this.state.error.message}</p>
-        <button type="button" className="button-link" onClick={() => window.location.reload()}>
-          Load it again
-        </button>
+      <main>
+        <div className="page-message" role="alert">
+          <h1>Something of ours went wrong</h1>
+          <p>Every entry was saved as it was made. Load the page again to go on from the same place.</p>
+          <p className="reading">{this.state.error.message}</p>
+          <button type="button" className="button-link" onClick={() => window.location.reload()}>
+            Load it again
+          </button>
+        </div>
       </main>
     )
   }

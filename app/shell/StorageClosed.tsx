@@ -8,7 +8,7 @@ export function StorageClosed({ why }: { readonly why: string }) {
   const dispatch = useAppDispatch()
   const { now } = useWorkshop()
   return (
-    <aside className="storage-closed" role="alert">
+    <div className="storage-closed" role="alert">
       <p>
         <strong>Nothing more can be written here.</strong> {why} Load the page again to go on.
       </p>
@@ -18,6 +18,6 @@ export function StorageClosed({ why }: { readonly why: string }) {
       <Button variant="default" onClick={() => void dispatch(saveToFile(now()))}>
         Save what is on the screen to a file
       </Button>
-    </aside>
+    </div>
   )
 }

@@ -49,15 +49,17 @@ function OpenGate({ kind }: { kind: WorkshopKind }) {
   }, [kind])
   if (failed) {
     return (
-      <main className="page-message" role="alert">
-        <h1>The workshop cannot be opened</h1>
-        <p>
-          {failed.why} {failed.todo}
-        </p>
-        {failed.detail && <p className="reading">{failed.detail}</p>}
-        <button type="button" className="button-link" onClick={() => window.location.reload()}>
-          Load it again
-        </button>
+      <main>
+        <div className="page-message" role="alert">
+          <h1>The workshop cannot be opened</h1>
+          <p>
+            {failed.why} {failed.todo}
+          </p>
+          {failed.detail && <p className="reading">{failed.detail}</p>}
+          <button type="button" className="button-link" onClick={() => window.location.reload()}>
+            Load it again
+          </button>
+        </div>
       </main>
     )
   }

@@ -33,20 +33,22 @@ export function NotReadableJob({ jobId, why }: { readonly jobId: string; readonl
       <PageHeader
         crumbs={[{ words: engine?.name ?? 'Engine', to: `/engine/${engine?.id}` }, { words: `Job ${job?.number}` }]}
       />
-      <main className="page-message stack" role="alert">
-        <h1>Job {job?.number} cannot be read</h1>
-        <p>
-          Nothing of it is lost, and the rest of the workshop is as it was. What this job did to the engine is not known
-          until somebody looks: the guard holds the engine in every other job.
-        </p>
-        <p className="reading">{why}</p>
-        <div className="row">
-          <Button variant="filled" onClick={save}>
-            Save this engine to a file
-          </Button>
-          <Button variant="default" onClick={() => setAsking(true)}>
-            Take the job out
-          </Button>
+      <main>
+        <div className="page-message stack" role="alert">
+          <h1>Job {job?.number} cannot be read</h1>
+          <p>
+            Nothing of it is lost, and the rest of the workshop is as it was. What this job did to the engine is not
+            known until somebody looks: the guard holds the engine in every other job.
+          </p>
+          <p className="reading">{why}</p>
+          <div className="row">
+            <Button variant="filled" onClick={save}>
+              Save this engine to a file
+            </Button>
+            <Button variant="default" onClick={() => setAsking(true)}>
+              Take the job out
+            </Button>
+          </div>
         </div>
       </main>
       {asking && (
