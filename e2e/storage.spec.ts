@@ -86,6 +86,14 @@ test('a write that fails keeps what was typed, says why, and is done once when i
   await expect(written(page, 'not lost')).toHaveCount(1)
   await expect(page.getByLabel('Note, or words for a picture')).toHaveValue('')
   await expect(failed).toHaveCount(0)
+  // Written anew instead, it takes the place of the one that failed: it is there once.
+  await page.evaluate(fillDisk)
+  await note(page, 'pressed again')
+  await expect(failed).toBeVisible()
+  await page.evaluate(makeRoom)
+  await page.getByRole('button', { name: 'Write the note' }).click()
+  await expect(written(page, 'pressed again')).toHaveCount(1)
+  await expect(failed).toHaveCount(0)
   // A field of the build sheet holds on as well, and a dialog stays open.
   await page.goto('/own')
   await page.getByRole('link', { name: 'Saw bench' }).first().click()

@@ -17,28 +17,62 @@ function track(by: 1 | -1): void {
 }
 const stay = (event: BeforeUnloadEvent) => event.preventDefault()
 
+export interface AttemptOptions {
+  readonly saveToFile?: (() => unknown) | undefined
+  /** What is written is the same as that of another attempt with this key: pressed twice it is written once, and pressed anew it takes the place of one
+   *  that failed and waits for an answer. */
+  readonly key?: string | undefined
+}
+
+const writing = new Set<string>()
+const asking = new Map<string, () => void>()
+
 /** Does a piece of writing. When it fails: says so, and does it again when that is asked for. Undefined: it was given up, nothing was written. `what` begins a
  *  sentence: "The note". */
 export async function attempt<T>(
   what: string,
   write: () => Promise<T>,
-  saveToFile?: () => unknown,
+  { saveToFile, key = `attempt ${serial++}` }: AttemptOptions = {},
 ): Promise<T | undefined> {
+  if (writing.has(key)) return undefined
+  asking.get(key)?.()
   track(1)
   try {
     for (;;) {
-      const slow = setTimeout(() => void tellSlow(what, saveToFile), SLOW_AFTER_MS)
+      writing.add(key)
       try {
-        return await write()
+        return await toldWhenSlow(what, write, saveToFile)
       } catch (cause) {
-        if ((await askAgain(what, failureOf(cause), saveToFile)) === 'leave') return undefined
+        writing.delete(key)
+        if ((await askAgain(what, failureOf(cause), { saveToFile, key })) === 'leave') return undefined
       } finally {
-        clearTimeout(slow)
-        void notices().then((all) => all.hide(`slow ${what}`))
+        writing.delete(key)
       }
     }
   } finally {
     track(-1)
+  }
+}
+
+/** Each notice is one of its own: two writes of one name may wait or fail at once. */
+let serial = 0
+
+async function toldWhenSlow<T>(
+  what: string,
+  write: () => Promise<T>,
+  saveToFile: (() => unknown) | undefined,
+): Promise<T> {
+  const id = `slow ${serial++}`
+  let told = false
+  const timer = setTimeout(() => {
+    told = true
+    void tellSlow(id, what, saveToFile)
+  }, SLOW_AFTER_MS)
+  try {
+    return await write()
+  } finally {
+    clearTimeout(timer)
+    if (told) void notices().then((all) => all.hide(id))
   }
 }
 
@@ -49,10 +83,10 @@ const SaveNow = ({ saveToFile }: { readonly saveToFile: (() => unknown) | undefi
     </Button>
   )
 
-async function tellSlow(what: string, saveToFile: (() => unknown) | undefined): Promise<void> {
+async function tellSlow(id: string, what: string, saveToFile: (() => unknown) | undefined): Promise<void> {
   const all = await notices()
   all.show({
-    id: `slow ${what}`,
+    id,
     autoClose: false,
     withBorder: true,
     withCloseButton: false,
@@ -71,23 +105,24 @@ async function tellSlow(what: string, saveToFile: (() => unknown) | undefined): 
 async function askAgain(
   what: string,
   failure: WriteFailure,
-  saveToFile: (() => unknown) | undefined,
+  { saveToFile, key }: { readonly saveToFile: (() => unknown) | undefined; readonly key: string },
 ): Promise<'again' | 'leave'> {
   const all = await notices()
   return new Promise((resolve) => {
-    const id = `failed ${what}`
+    const id = `failed ${serial++}`
     let ended = false
     const end = (how: 'again' | 'leave') => {
       if (ended) return
       ended = true
       failing--
+      asking.delete(key)
       resolve(how)
       all.hide(id)
     }
-    all.hide(id)
     // It says the same of what is typed.
     all.hide('typing')
     failing++
+    asking.set(key, () => end('leave'))
     all.show({
       id,
       autoClose: false,

@@ -55,7 +55,8 @@ function EngineSheet({ engine }: { engine: Engine }) {
     engineId: engine.id,
     sheet,
     apply: async (change: SheetChange, typed: readonly Taken[] = []) => {
-      const row = await attempt('The build sheet', () => dispatch(changeSheet(engine.id, change, takenOf(typed))))
+      const write = () => dispatch(changeSheet(engine.id, change, takenOf(typed)))
+      const row = await attempt('The build sheet', write, typed[0]?.key)
       if (row) for (const field of typed) field.settled()
       return row
     },

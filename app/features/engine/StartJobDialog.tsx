@@ -45,7 +45,7 @@ export function StartJobDialog({
       reason: reason.text.trim(),
       ...(written && run.ok ? { meter: { value: run.value, unit } } : {}),
     }
-    const job = await attempt('The job', () => dispatch(openJob(draft, takenOf([reason, meter]))))
+    const job = await attempt('The job', () => dispatch(openJob(draft, takenOf([reason, meter]))), 'start')
     if (job) await navigate(`/${kind}/job/${job.id}`)
   }
   return (

@@ -22,7 +22,8 @@ export interface Bench {
   ) => Promise<BuildSheet | undefined>
   /** Strikes a line, or takes a strike back: asks first where that changes what may be turned, and can be undone from its notice. */
   readonly strike: (entry: Entry, reason: string, how?: 'ask' | 'asked') => void
-  readonly showStep: (stepId: string | undefined) => void
+  /** Shows a step, or the one in hand; `from`: unless somebody has gone on from that one meanwhile. */
+  readonly showStep: (stepId: string | undefined, from?: string) => void
 }
 
 const JobContext = createContext<Bench | undefined>(undefined)

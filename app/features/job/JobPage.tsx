@@ -79,7 +79,11 @@ function JobBench({ view }: { view: JobView }) {
 
   const { strike, asking } = useStrike(view)
   const letters = useLetterKeys()
-  const bench: Bench = { view, side: screen.side, drawn, say, changeSheet, strike, showStep: setChosenId }
+  const showStep = useCallback<Bench['showStep']>(
+    (stepId, from) => setChosenId((now) => (from !== undefined && now !== undefined && now !== from ? now : stepId)),
+    [],
+  )
+  const bench: Bench = { view, side: screen.side, drawn, say, changeSheet, strike, showStep }
   const counted = useCountedOnFace(view, shown?.step)
   const { setBenchMode, flip, otherView } = useScreenActions(sheet)
   useBenchKeys(drawn, sheet.cycleDeg, {

@@ -1,4 +1,4 @@
-import { useCallback, useRef } from 'react'
+import { useCallback } from 'react'
 import type { Entry } from '@link-count/core/model'
 import { changeSheetInJob, say as sayInJob } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
@@ -10,19 +10,11 @@ import type { Bench } from './JobContext'
 export function useSaying(jobId: string): Pick<Bench, 'say' | 'changeSheet'> {
   const dispatch = useAppDispatch()
   const attempt = useAttempt()
-  const onTheWay = useRef(new Set<string>())
   const taking = useCallback(
     async <T>(what: string, typed: readonly Taken[], write: () => Promise<T>): Promise<T | undefined> => {
-      const going = onTheWay.current
-      if (typed.some(({ key }) => going.has(key))) return undefined
-      for (const { key } of typed) going.add(key)
-      try {
-        const done = await attempt(what, write)
-        if (done !== undefined) for (const field of typed) field.settled()
-        return done
-      } finally {
-        for (const { key } of typed) going.delete(key)
-      }
+      const done = await attempt(what, write, typed[0]?.key)
+      if (done !== undefined) for (const field of typed) field.settled()
+      return done
     },
     [attempt],
   )

@@ -45,10 +45,14 @@ export default function ImportDialog({ onClose }: { readonly onClose: () => void
   const add = async () => {
     if (!ready) return
     const { outcome, pictures } = ready
-    const done = await attempt('What is in the file', async () => {
-      await dispatch(addRecords(outcome.add, pictures, outcome.change))
-      return true
-    })
+    const done = await attempt(
+      'What is in the file',
+      async () => {
+        await dispatch(addRecords(outcome.add, pictures, outcome.change))
+        return true
+      },
+      'open a file',
+    )
     if (done) onClose()
   }
   return (

@@ -75,10 +75,14 @@ export default function NewEngineDialog({ onClose }: { readonly onClose: () => v
       guide,
       tensioner,
     })
-    const begun = await attempt('The new engine', async () => {
-      await dispatch(beginEngine(engine, sheet, takenOf([name, description])))
-      return true
-    })
+    const begun = await attempt(
+      'The new engine',
+      async () => {
+        await dispatch(beginEngine(engine, sheet, takenOf([name, description])))
+        return true
+      },
+      'new engine',
+    )
     if (begun) await navigate(`/${kind}/engine/${id}`)
   }
   return (

@@ -20,7 +20,7 @@ export function StepFooter({
   const mark = async (outcome: 'done' | 'skipped' | 'reopened', why = '') => {
     if (!(await say({ kind: 'step', target: step.id, outcome, reason: why, stepId: step.id }, [reason]))) return
     setPassing(false)
-    showStep(undefined)
+    showStep(undefined, step.id)
   }
   if (status.outcome === 'done' || status.outcome === 'skipped') {
     return (
