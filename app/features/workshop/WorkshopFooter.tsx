@@ -4,7 +4,8 @@ import type { CopyStatus } from '../../db'
 import { entrySelectors } from '../../domain/entries'
 import { useAppDispatch, useAppSelector } from '../../store'
 import { attempt } from '../../ui/attempt'
-import { saveToFile } from '../../ui/saveToFile'
+import { setHanded, useHanded, type Handed } from '../../ui/handed'
+import { noteSaved, saveToFile } from '../../ui/saveToFile'
 import { useWorkshop, type FolderCopy } from '../../ui/WorkshopContext'
 import { daysAgo } from '../../ui/wording'
 import { unsaved } from './overdue'
@@ -26,6 +27,11 @@ export function WorkshopFooter() {
     [saved, meta, entries, now],
   )
   const overdue = kind === 'own' && isOverdue
+  const handed = useHanded()
+  const arrived = ({ savedAt, entries: held }: Handed) => {
+    setHanded(undefined)
+    void dispatch(noteSaved(savedAt, held))
+  }
   return (
     <footer className="workshop-foot">
       <div>
@@ -35,6 +41,19 @@ export function WorkshopFooter() {
               {since} {since === 1 ? 'entry is' : 'entries are'} in no file.
             </strong>{' '}
             If this browser or machine is lost, so are they: save to a file, and keep it elsewhere.
+          </p>
+        )}
+        {handed && (
+          <p className="handed" role="status">
+            <span>
+              Handed to the browser: <strong>{handed.name}</strong>. Is it among the downloads?
+            </span>
+            <Button variant="filled" onClick={() => arrived(handed)}>
+              It is there
+            </Button>
+            <Button variant="quiet" onClick={() => setHanded(undefined)}>
+              It is not
+            </Button>
           </p>
         )}
         <p className="soft">

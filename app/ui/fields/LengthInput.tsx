@@ -84,6 +84,6 @@ export function lengthWords(error: NonNullable<LengthField['error']>): string {
   if (error.code === 'unitMissing') return 'The unit is missing: write mm, in or thou.'
   if (error.code === 'unitUnknown')
     return `“${error.unit.slice(0, 20)}” is no unit of length here. Write mm, cm, in or thou.`
-  if (error.code === 'outOfRange') return `From ${formatMm(error.least)} to ${formatMm(error.most)}.`
+  if (error.code === 'outOfRange') return `From ${error.least} to ${error.most} mm.`
   return numberWords(error)
 }

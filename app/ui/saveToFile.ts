@@ -1,14 +1,14 @@
-import { Button } from '@mantine/core'
 import { readPicture, notePut } from '../domain/writes'
 import { selectRecords } from '../domain/views'
 import type { AppThunk } from '../domain/state'
 import { attempt } from './attempt'
 import { download } from './download'
-import { notices, showNotice } from './notice'
+import { setHanded } from './handed'
+import { showNotice } from './notice'
 import { tellProgress } from './progress'
 
 /** Saves the workshop, or one engine of it, as a file in the open format; pictures go beside it. A browser does not say whether a download arrived: it counts
- *  as saved when somebody has seen it. */
+ *  as saved when somebody has seen it, which the workshop page asks. */
 export const saveToFile =
   (savedAt: string, engineId?: string): AppThunk =>
   async (dispatch, getState) => {
@@ -25,7 +25,7 @@ export const saveToFile =
         })
       }
       download(made.name, made.blob)
-      if (engineId === undefined) askArrived(made.name, () => dispatch(noteSaved(savedAt, records.entries.length)))
+      if (engineId === undefined) setHanded({ name: made.name, savedAt, entries: records.entries.length })
       if (made.nearlyFull)
         void showNotice({
           words:
@@ -52,32 +52,3 @@ export const noteSaved =
     ]
     await attempt('That it was saved', () => dispatch(notePut(rows)))
   }
-
-function askArrived(name: string, arrived: () => unknown): void {
-  const id = 'arrived'
-  void notices().then((all) => {
-    all.hide(id)
-    all.show({
-      id,
-      autoClose: false,
-      withBorder: true,
-      closeButtonProps: { 'aria-label': 'It did not arrive' },
-      message: (
-        <span className="notice">
-          <span>
-            Handed to the browser: <strong>{name}</strong>. Is it among the downloads?
-          </span>
-          <Button
-            variant="filled"
-            onClick={() => {
-              all.hide(id)
-              void arrived()
-            }}
-          >
-            It is there
-          </Button>
-        </span>
-      ),
-    })
-  })
-}
