@@ -1,5 +1,5 @@
 import { Button, NativeSelect } from '@mantine/core'
-import type { ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
 import { markSeat, solveLoop, type CountVerdict } from '@link-count/core/drive'
 import { verdictOfCount } from '@link-count/core/ledger'
 import type { BuildSheet, CountRule, EntryOf } from '@link-count/core/model'
@@ -27,7 +27,9 @@ export function CountPanel({ step }: { readonly step: Step }) {
   const n = Math.max(0, Math.min(2000, Math.trunc(Number(count.text)) || 0))
   const counting = !inHand?.written || n > 0
   const rule = ruleDraft.text as CountRule | ''
-  const ready = counting && rule !== '' && inHand !== undefined
+  // What is counted while a count is on its way would be added to that one.
+  const [writing, setWriting] = useState(false)
+  const ready = counting && rule !== '' && inHand !== undefined && !writing
   useCountKeys({ active: ready, add: (by) => count.setText(String(Math.max(0, n + by))) })
   const phase = phaseOf(step)
   if (!inHand || !phase)
@@ -45,10 +47,12 @@ export function CountPanel({ step }: { readonly step: Step }) {
         onChoose={ruleDraft.setText}
       />
     )
-  const write = () => {
+  const write = async () => {
+    setWriting(true)
     const typed = [{ field: 'counted', text: String(n) }]
     const where = { loopId: loop.id, fromMarkId: section.from.id, toMarkId: section.to.id, run: section.run }
-    void say({ kind: 'count', ...where, rule, counted: n, phase, typed, stepId: step.id }, [count, chosen])
+    await say({ kind: 'count', ...where, rule, counted: n, phase, typed, stepId: step.id }, [count, chosen])
+    setWriting(false)
   }
   const startAgain = () => {
     count.setText('0')
@@ -74,11 +78,12 @@ export function CountPanel({ step }: { readonly step: Step }) {
             type="button"
             className="counter"
             onClick={() => count.setText(String(n + 1))}
-            aria-label={`${n} counted. Touch for each ${unit.one}`}
+            disabled={writing}
+            aria-label={writing ? `${n}, being written down` : `${n} counted. Touch for each ${unit.one}`}
             data-counter
           >
             <span className="reading">{n}</span>
-            <small>touch or space for each {unit.one}</small>
+            <small>{writing ? 'being written down' : `touch or space for each ${unit.one}`}</small>
           </button>
           <div className="row">
             <Button variant="quiet" onClick={() => count.setText(String(Math.max(0, n - 1)))} disabled={n === 0}>
@@ -88,7 +93,7 @@ export function CountPanel({ step }: { readonly step: Step }) {
               Start again
             </Button>
           </div>
-          <Button variant="filled" onClick={write} disabled={n === 0}>
+          <Button variant="filled" onClick={() => void write()} disabled={n === 0}>
             At the {section.to.name.toLowerCase()}: {n}
           </Button>
         </>
