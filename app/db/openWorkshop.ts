@@ -79,7 +79,7 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
   }
   const replaceAll = async (rows: Rows) => {
     const before = { ...(await db.everything()), pictures: await db.pictures.toArray() }
-    await commit(() => ({ put: rows, drop: whatIsNotIn(rows, before) }))
+    await commit(() => ({ put: rows, drop: whatIsNotIn(rows, before), taken: before.drafts ?? [] }))
     return before
   }
   return {

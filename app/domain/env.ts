@@ -39,6 +39,8 @@ export type Rows = { readonly [K in TableName]?: readonly Stored[K][] }
 export interface Batch {
   readonly put?: Rows
   readonly drop?: { readonly [K in TableName]?: readonly string[] }
+  /** Drafts among what is dropped, as they were taken: on the screen a field keeps what was typed into it since. */
+  readonly taken?: readonly DraftRow[]
 }
 
 /** Everything from outside that thunks use; tests hand in fakes. */

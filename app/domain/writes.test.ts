@@ -94,6 +94,17 @@ test('what was typed goes in the same write; what is typed there meanwhile stays
   expect({ ...store.getState().drafts }).toEqual({ b: '30' })
 })
 
+test('what is typed while a write is on its way stays, whatever the write took', async () => {
+  const job = await start()
+  await store.dispatch(keepDraft({ id: 'a', text: '29' }))
+  const writing = store.dispatch(say(job.id, [{ kind: 'note', text: 'x' }], [{ id: 'a', text: '29' }]))
+  await Promise.all([writing, store.dispatch(keepDraft({ id: 'a', text: '30' }))])
+  expect(store.getState().drafts['a']).toBe('30')
+  expect(fake.rows.drafts.get('a')).toEqual({ id: 'a', text: '30' })
+  store.dispatch(written({ drop: { drafts: ['a'] }, taken: [{ id: 'a', text: '29' }] }))
+  expect(store.getState().drafts['a']).toBe('30')
+})
+
 test('jobs of one engine are numbered', async () => {
   await Promise.all([start(), start()])
   expect(selectJobs(store.getState(), 'engine').map(({ number }) => number)).toEqual([2, 1])

@@ -40,16 +40,18 @@ const commit =
     return (made as Made<T>).give
   }
 
-/** The drafts among these that still say what was taken. */
-const taken = ({ drafts }: RootState, takes: readonly DraftRow[]): string[] =>
-  takes.filter(({ id, text }) => drafts[id] === text).map(({ id }) => id)
+/** Drops the drafts among these that still say what was taken. */
+function taken({ drafts }: RootState, takes: readonly DraftRow[]): Pick<Batch, 'drop' | 'taken'> {
+  const rows = takes.filter(({ id, text }) => drafts[id] === text)
+  return { drop: { drafts: rows.map(({ id }) => id) }, taken: rows }
+}
 
 /** A new engine with its first build sheet. */
 export const beginEngine = (engine: Engine, sheet: BuildSheet, takes: readonly DraftRow[] = []) =>
   commit((state) => ({
     batch: {
       put: { engines: [engineSchema.parse(engine)], sheets: [buildSheetSchema.parse(sheet)] },
-      drop: { drafts: taken(state, takes) },
+      ...taken(state, takes),
     },
     give: undefined,
   }))
@@ -60,7 +62,7 @@ export const openJob = (job: Omit<Job, 'id' | 'at' | 'number'>, takes: readonly 
     const before = jobSelectors.selectAll(state.jobs).filter(({ engineId }) => engineId === job.engineId)
     const number = before.reduce((most, one) => Math.max(most, one.number), 0) + 1
     const row = jobSchema.parse({ ...job, id: newId(), at: now(), number })
-    return { batch: { put: { jobs: [row] }, drop: { drafts: taken(state, takes) } }, give: row }
+    return { batch: { put: { jobs: [row] }, ...taken(state, takes) }, give: row }
   })
 
 /** The lines that are to be said in a job's ledger, in order, as they are then stored. */
@@ -97,7 +99,7 @@ function linesOf(state: RootState, { newId, now }: Outside, jobId: string, draft
 export const say = (jobId: string, drafts: readonly EntryDraft[], takes: readonly DraftRow[] = []) =>
   commit((state, env): Made<readonly Entry[]> => {
     const rows = linesOf(state, env, jobId, drafts)
-    return { batch: { put: { entries: rows }, drop: { drafts: taken(state, takes) } }, give: rows }
+    return { batch: { put: { entries: rows }, ...taken(state, takes) }, give: rows }
   })
 
 /** Keeps a picture and says so in the ledger, as one write. */
@@ -114,7 +116,7 @@ export const addPicture = (
     const entries = linesOf(state, env, jobId, [
       { kind: 'picture', pictureId: id, mediaType, bytes: blob.size, ...said },
     ])
-    return { batch: { put: { pictures: [picture], entries }, drop: { drafts: taken(state, takes) } }, give: undefined }
+    return { batch: { put: { pictures: [picture], entries }, ...taken(state, takes) }, give: undefined }
   })
 
 /** The guard as it would be with one more line of a job's ledger; nothing is written. */
@@ -132,7 +134,7 @@ export const changeSheet = (
 ) =>
   commit((state, env): Made<BuildSheet> => {
     const row = changedSheet(state, env, engineId, change)
-    return { batch: { put: { sheets: [row] }, drop: { drafts: taken(state, takes) } }, give: row }
+    return { batch: { put: { sheets: [row] }, ...taken(state, takes) }, give: row }
   })
 
 function changedSheet(
@@ -160,7 +162,7 @@ export const changeSheetInJob = (
     const engineId = jobSelectors.selectById(state.jobs, jobId)?.engineId ?? ''
     const row = changedSheet(state, env, engineId, change)
     const entries = linesOf(state, env, jobId, [{ kind: 'sheet', toSheetId: row.id }])
-    return { batch: { put: { sheets: [row], entries }, drop: { drafts: taken(state, takes) } }, give: row }
+    return { batch: { put: { sheets: [row], entries }, ...taken(state, takes) }, give: row }
   })
 
 /** Takes out a job whose ledger cannot be read. That it was there stays: what it did to the engine is not known until somebody looks. */

@@ -19,9 +19,10 @@ const stay = (event: BeforeUnloadEvent) => event.preventDefault()
 
 export interface AttemptOptions {
   readonly saveToFile?: (() => unknown) | undefined
-  /** What is written is the same as that of another attempt with this key: pressed twice it is written once, and pressed anew it takes the place of one
-   *  that failed and waits for an answer. */
+  /** Where it was typed: written anew it takes the place of one from there that failed and waits for an answer. */
   readonly key?: string | undefined
+  /** What is written, where it was typed: pressed twice it is written once. */
+  readonly text?: string | undefined
 }
 
 const writing = new Set<string>()
@@ -32,21 +33,22 @@ const asking = new Map<string, () => void>()
 export async function attempt<T>(
   what: string,
   write: () => Promise<T>,
-  { saveToFile, key = `attempt ${serial++}` }: AttemptOptions = {},
+  { saveToFile, key = `attempt ${serial++}`, text = '' }: AttemptOptions = {},
 ): Promise<T | undefined> {
-  if (writing.has(key)) return undefined
+  const same = `${key} ${text}`
+  if (writing.has(same)) return undefined
   asking.get(key)?.()
   track(1)
   try {
     for (;;) {
-      writing.add(key)
+      writing.add(same)
       try {
         return await toldWhenSlow(what, write, saveToFile)
       } catch (cause) {
-        writing.delete(key)
+        writing.delete(same)
         if ((await askAgain(what, failureOf(cause), { saveToFile, key })) === 'leave') return undefined
       } finally {
-        writing.delete(key)
+        writing.delete(same)
       }
     }
   } finally {

@@ -18,10 +18,13 @@ export const draftsSlice = createSlice({
   },
   extraReducers: (builder) =>
     builder
-      .addCase(written, (state, { payload: { drop } }) => {
-        const gone = drop?.drafts
-        return gone ? draftsOf(Object.entries(state).filter(([id]) => !gone.includes(id))) : state
-      })
+      .addCase(written, (state, { payload: { taken = [] } }) =>
+        taken.length === 0
+          ? state
+          : draftsOf(
+              Object.entries(state).filter(([id, text]) => !taken.some((one) => one.id === id && one.text === text)),
+            ),
+      )
       // What this tab has on the screen is newer than what it stored of it.
       .addCase(loaded, (state, { payload }) =>
         draftsOf([...(payload.drafts ?? []).map(({ id, text }) => [id, text] as const), ...Object.entries(state)]),

@@ -56,7 +56,7 @@ function EngineSheet({ engine }: { engine: Engine }) {
     sheet,
     apply: async (change: SheetChange, typed: readonly Taken[] = []) => {
       const write = () => dispatch(changeSheet(engine.id, change, takenOf(typed)))
-      const row = await attempt('The build sheet', write, typed[0]?.key)
+      const row = await attempt('The build sheet', write, typed[0])
       if (row) for (const field of typed) field.settled()
       return row
     },

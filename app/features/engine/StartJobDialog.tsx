@@ -45,7 +45,7 @@ export function StartJobDialog({
       reason: reason.text.trim(),
       ...(written && run.ok ? { meter: { value: run.value, unit } } : {}),
     }
-    const job = await attempt('The job', () => dispatch(openJob(draft, takenOf([reason, meter]))), 'start')
+    const job = await attempt('The job', () => dispatch(openJob(draft, takenOf([reason, meter]))), { key: 'start' })
     if (job) await navigate(`/${kind}/job/${job.id}`)
   }
   return (

@@ -12,7 +12,7 @@ export function useSaying(jobId: string): Pick<Bench, 'say' | 'changeSheet'> {
   const attempt = useAttempt()
   const taking = useCallback(
     async <T>(what: string, typed: readonly Taken[], write: () => Promise<T>): Promise<T | undefined> => {
-      const done = await attempt(what, write, typed[0]?.key)
+      const done = await attempt(what, write, typed[0])
       if (done !== undefined) for (const field of typed) field.settled()
       return done
     },

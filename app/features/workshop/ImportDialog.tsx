@@ -51,7 +51,7 @@ export default function ImportDialog({ onClose }: { readonly onClose: () => void
         await dispatch(addRecords(outcome.add, pictures, outcome.change))
         return true
       },
-      'open a file',
+      { key: 'open a file' },
     )
     if (done) onClose()
   }

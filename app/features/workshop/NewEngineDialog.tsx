@@ -81,7 +81,7 @@ export default function NewEngineDialog({ onClose }: { readonly onClose: () => v
         await dispatch(beginEngine(engine, sheet, takenOf([name, description])))
         return true
       },
-      'new engine',
+      { key: 'new engine' },
     )
     if (begun) await navigate(`/${kind}/engine/${id}`)
   }
