@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import Ajv2020 from 'ajv/dist/2020'
 import { expect, test } from 'vitest'
-import { jsonSchema } from './writeJsonSchema'
+import { formatPage, jsonSchema } from './writeJsonSchema'
 
 const read = (path: string) =>
   JSON.parse(readFileSync(new URL(path, import.meta.url), 'utf8')) as Record<string, unknown>
@@ -9,6 +9,29 @@ const stored = read('../docs/link-count-file.schema.json')
 
 test('the stored JSON Schema is the one the Zod schemas make', () =>
   expect(stored).toEqual(JSON.parse(JSON.stringify(jsonSchema()))))
+
+test('the page on the file format lists every kind of line as the schemas have it', async () =>
+  expect(readFileSync(new URL('../docs/file-format.md', import.meta.url), 'utf8')).toBe(await formatPage()))
+
+/** Every property under a schema, by its path, with its description. */
+function propertiesOf(schema: unknown, path: string): { readonly path: string; readonly says: unknown }[] {
+  if (typeof schema !== 'object' || schema === null) return []
+  return Object.entries(schema).flatMap(([key, value]) =>
+    key === 'properties'
+      ? Object.entries(value as Record<string, Record<string, unknown>>).flatMap(([name, property]) => [
+          // What is always the same word is its own description.
+          ...('const' in property ? [] : [{ path: `${path}.${name}`, says: property['description'] }]),
+          ...propertiesOf(property, `${path}.${name}`),
+        ])
+      : propertiesOf(value, path),
+  )
+}
+
+test('every property of a line says what it is', () => {
+  const lines = (stored['properties'] as Record<string, unknown>)['entries']
+  const silent = propertiesOf(lines, 'entries').filter(({ says }) => typeof says !== 'string' || says === '')
+  expect([...new Set(silent.map(({ path }) => path))]).toEqual([])
+})
 
 test('an independent validator takes a saved file by it, and refuses a wrong one', () => {
   const { $schema: _dialect, ...schema } = stored

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { judgeFiring } from '@link-count/core/cylinders'
 import { sectionsOf, solveLoop, walkDrive } from '@link-count/core/drive'
 import { judgeGuard } from '@link-count/core/guard'
-import { foldJob } from '@link-count/core/ledger'
+import { allOf, foldJob } from '@link-count/core/ledger'
 import { parseFile, makeFile } from '@link-count/core/file'
 import { makeSliderCrank } from '@link-count/core/kinematics'
 import { buildDemo } from './buildDemo'
@@ -62,7 +62,7 @@ test('one job finished and proved, one chain off, one read as found only', () =>
   })
   expect(state('job-sidecar-1').loops['chain-a']?.on).toBe(false)
   expect(state('job-searchlight-1').timing['camshaft']).not.toHaveProperty('left')
-  expect(state('job-tourer-1').deviations[0]?.latenessDeg).toBeCloseTo(
+  expect(allOf(state('job-tourer-1'), 'deviation')[0]?.latenessDeg).toBeCloseTo(
     state('job-tourer-1').timing['exhaust-cam']?.left?.latenessDeg ?? 0,
     1,
   )

@@ -3,7 +3,7 @@ import { judgeGuard, type Guard, type GuardReason } from '@link-count/core/guard
 import { compareJobs, foldJob, jobLabels, nextStamp, overlappingWork, type JobState } from '@link-count/core/ledger'
 import { readMarks, type MarkReading } from '@link-count/core/marks'
 import type { BuildSheet, Engine, Entry, EntryDraft, Job, Records } from '@link-count/core/model'
-import { makeRunSheet, statusOf, stepInHand, type Step, type StepStatus } from '@link-count/core/runSheet'
+import { makeRunSheet, statusOf, stepInHand, stepsOf, type Step, type StepGroup, type StepStatus } from '@link-count/core/runSheet'
 import { engineSelectors } from './engines'
 import { entrySelectors } from './entries'
 import { jobSelectors } from './jobs'
@@ -23,6 +23,8 @@ export interface JobView {
   readonly entries: readonly Entry[]
   readonly state: JobState
   readonly steps: readonly { readonly step: Step; readonly status: StepStatus }[]
+  /** The same steps, by where the crank has to stand for them. */
+  readonly groups: readonly StepGroup[]
   readonly inHand: Step | undefined
   readonly guard: Guard
 }
@@ -135,7 +137,8 @@ function makeJobView({
   const state = foldJob({ job, jobs, sheets: versions, entries, unreadable })
   const sheet = versions.find(({ id }) => id === state.sheetId)
   if (!newest || !sheet) throw new Error('its build sheet is not in this workshop')
-  const run = makeRunSheet(sheet, job)
+  const groups = makeRunSheet(sheet)
+  const run = stepsOf(groups)
   const steps = run.map((step) => ({ step, status: statusOf({ step, sheet, job, state }) }))
   const status = (step: Step) => steps.find((one) => one.step === step)?.status as StepStatus
   const labels = jobLabels(jobs)
@@ -149,6 +152,7 @@ function makeJobView({
     entries: entries.filter(({ jobId }) => jobId === job.id),
     state,
     steps,
+    groups,
     inHand: stepInHand(run, status),
     guard: judgeGuard(sheet, state),
   }

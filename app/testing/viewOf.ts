@@ -1,7 +1,7 @@
 import { judgeGuard } from '@link-count/core/guard'
 import { foldJob } from '@link-count/core/ledger'
 import type { BuildSheet, Engine, EntryDraft, Job } from '@link-count/core/model'
-import { makeRunSheet, statusOf, stepInHand, type Step } from '@link-count/core/runSheet'
+import { makeRunSheet, statusOf, stepInHand, stepsOf, type Step } from '@link-count/core/runSheet'
 import { benchJob, benchSheet, entriesOf } from '@link-count/core/testing/bench'
 import type { JobView } from '../domain/views'
 
@@ -9,7 +9,8 @@ import type { JobView } from '../domain/views'
 export function viewOf(drafts: readonly EntryDraft[], sheet: BuildSheet = benchSheet(), job: Job = benchJob): JobView {
   const entries = entriesOf(drafts)
   const state = foldJob({ job, sheets: [sheet], entries })
-  const run = makeRunSheet(sheet, job)
+  const groups = makeRunSheet(sheet)
+  const run = stepsOf(groups)
   const status = (step: Step) => statusOf({ step, sheet, job, state })
   return {
     engine: { id: job.engineId, name: 'Bench engine' } as Engine,
@@ -21,6 +22,7 @@ export function viewOf(drafts: readonly EntryDraft[], sheet: BuildSheet = benchS
     entries,
     state,
     steps: run.map((step) => ({ step, status: status(step) })),
+    groups,
     inHand: stepInHand(run, status),
     guard: judgeGuard(sheet, state),
   }

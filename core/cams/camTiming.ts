@@ -1,10 +1,11 @@
 import { combineAngles, doesNotFit } from '../readings'
 import { toothWorth } from '../drive/sprocket'
 import type { Ratio } from '../units'
+import type { CamWayKind } from './ways'
 
 /** One independent way in which a camshaft's timing was read. Crank degrees, + = late; one sigma. */
 export interface TimingWitness {
-  readonly kind: 'camMark' | 'valveEvents' | 'count' | 'lobeCentre' | 'tdcLift' | 'rocking' | 'camGauge' | 'lobeClock'
+  readonly kind: CamWayKind | 'count'
   readonly entryId: string
   readonly latenessDeg: number
   readonly sigmaDeg: number
@@ -26,12 +27,6 @@ export interface CamTiming {
   readonly misfits: readonly { readonly entryId: string; readonly offDeg: number }[]
 }
 
-/** A mark brought to a pointer by eye, crank degrees, one sigma. Common practice, no source. */
-export const MARK_BY_EYE_SIGMA_DEG = 0.5
-/** A valve's opening or closing judged at the checking lift, one sigma. Common practice, no source. */
-export const EVENT_SIGMA_DEG = 0.75
-/** The same by a blade that nips and frees. Common practice, no source. */
-export const FEELER_EVENT_SIGMA_DEG = 1.2
 /** A count tells the tooth and not the stretch: a quarter of a pitch, one sigma. Common practice, no source. */
 export const COUNT_SIGMA_PITCHES = 0.25
 

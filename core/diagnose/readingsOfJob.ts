@@ -1,7 +1,7 @@
 import { byId } from '../byId'
 import { camSpec, eventLiftMm } from '../cams'
 import { driverOf, ratioOfShaft, solveLoop, toothWorth, walkDrive, type DriveLink } from '../drive'
-import type { JobState } from '../ledger'
+import { allOf, lastIn, lastOf, type JobState } from '../ledger'
 import type { BuildSheet, Cam, Phase } from '../model'
 import { degFromRad, ratioValue, wrapToSigned } from '../units'
 import type { LobeRead, Measured, Readings } from './readings'
@@ -61,14 +61,14 @@ function lobesOfShaft(sheet: BuildSheet, state: JobState, shaftId: string, phase
 
 function ofLobe(sheet: BuildSheet, state: JobState, cam: Cam, phase: Phase): Partial<LobeRead> {
   const { profile, figures } = camSpec(sheet, cam)
-  const top = state.topLifts[phase][cam.id]?.liftMm ?? state.topLifts.found[cam.id]?.liftMm
+  const top = lastIn(state, 'topLift', phase, cam.id)?.liftMm ?? lastIn(state, 'topLift', 'found', cam.id)?.liftMm
   const at = eventLiftMm(cam)
   const flanks = (['opening', 'closing'] as const).map((flank) => {
     const deg = at === undefined ? undefined : profile?.degAtLift(at, flank)
     return deg === undefined ? undefined : Math.abs(profile?.slopeAt(deg) ?? 0)
   })
   const [up, down] = flanks
-  const gap = state.lash[phase][cam.id]?.gapMm ?? state.lash.found[cam.id]?.gapMm
+  const gap = lastIn(state, 'lash', phase, cam.id)?.gapMm ?? lastIn(state, 'lash', 'found', cam.id)?.gapMm
   return {
     perLash: up && down ? 1 / up + 1 / down : undefined,
     lashOverMm: gap !== undefined && cam.lashMm ? gap - cam.lashMm.value : undefined,
@@ -147,9 +147,9 @@ function pulledRun(
   return radius ? { loopId: loop.id, lengthMm, perMmDeg: degFromRad(1 / radius) / ratio } : undefined
 }
 
-function elongationOf(sheet: BuildSheet, { chainLengths }: JobState): Readings['elongation'] {
+function elongationOf(sheet: BuildSheet, state: JobState): Readings['elongation'] {
   const worst: Record<string, Measured> = byId()
-  for (const { loopId, overPitches, measuredMm } of chainLengths) {
+  for (const { loopId, overPitches, measuredMm } of allOf(state, 'chainLength')) {
     const pitchMm = sheet.loops.find(({ id }) => id === loopId)?.pitchMm?.value
     if (!pitchMm) continue
     const value = 100 * (measuredMm / (overPitches * pitchMm) - 1)
@@ -160,9 +160,9 @@ function elongationOf(sheet: BuildSheet, { chainLengths }: JobState): Readings['
   return Object.keys(worst).length > 0 ? worst : undefined
 }
 
-function skimmedOf({ banks }: BuildSheet, { headHeights }: JobState): Readings['skimmed'] {
+function skimmedOf({ banks }: BuildSheet, state: JobState): Readings['skimmed'] {
   const known = banks.flatMap(({ id }) => {
-    const said = headHeights[id] ?? headHeights['']
+    const said = lastOf(state, 'headHeight', id) ?? lastOf(state, 'headHeight', '')
     return said ? [[id, { value: said.lowerMm, sigma: HEAD_SIGMA_MM }] as const] : []
   })
   return known.length > 0 ? byId(known) : undefined

@@ -6,7 +6,7 @@ import { couplingsTo, driverOf, hangingOrder, linkMap, findRepeats, sectionsOf, 
 import { judgeGuard } from '../guard'
 import { foldJob, readLoop } from '../ledger'
 import { buildSheetSchema, type BuildSheet, type EntryDraft } from '../model'
-import { cycleEvents, makeRunSheet, statusOf, strokesOf, walkLooks, walkStops } from '../runSheet'
+import { cycleEvents, makeRunSheet, statusOf, strokesOf, walkLooks, walkStops, stepsOf } from '../runSheet'
 import { moveProblemOf } from '../search'
 import { TOPOLOGIES } from '../starters'
 import { benchJob, entriesOf, halfProved, madeSafe, turned } from '../testing/bench'
@@ -45,7 +45,7 @@ function pointedAt(sheet: BuildSheet, places: readonly Place[], target: string):
 function reckon(sheet: BuildSheet, drafts: readonly EntryDraft[]): unknown {
   const state = foldJob({ job: benchJob, sheets: [sheet], entries: entriesOf(drafts) })
   const late = readsLate(sheet, Object.fromEntries(sheet.shafts.map(({ id }) => [id, 19])), [])
-  const steps = makeRunSheet(sheet, benchJob)
+  const steps = stepsOf(makeRunSheet(sheet))
   return [
     walkDrive(sheet).wrong,
     sheet.loops.map((loop) => {

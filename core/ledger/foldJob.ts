@@ -3,14 +3,15 @@ import type { BuildSheet } from '../model/buildSheet'
 import type { Job } from '../model/engine'
 import type { Entry } from '../model/entry'
 import { startDraft, type Draft } from './draft'
+import { allOf, lastOf } from './kept'
+import { isNothing, kindOf } from './kinds'
 import { orderEntries, struckIds } from './order'
 import { crankPlace } from './rotation'
 import { alike, type JobSeats } from './sectionCounts'
 import { compareJobs, foldStand, isLinkProved, trimOf, type Apart, type Stand } from './stand'
 import type { CouplingState, JobState, LoopState, TensionerState } from './state'
-import { dropStaleReadings, takeDrive } from './takeDrive'
 import { proofOfLoop, readTiming } from './timing'
-import { readZeros } from './zeros'
+import { readZeros } from './readZeros'
 
 /** The state of a job: what was found, set and left in it, and how the engine stands. A pure fold over entries in the order all devices agree on, struck
  *  ones left out, so it does not matter how or in what batches they arrived. `jobs` and `entries`: of the whole engine, this job's and the others',
@@ -44,7 +45,10 @@ export function foldJob({
   const left = jobs.length > 1 ? foldStand({ ledger, jobId: job.id, until: 'endOfJob', ...others }) : stand
   const zeros = readZeros(live, sheet)
   const draft = startDraft(sheetId)
-  for (const entry of live) take(draft, entry, sheet)
+  for (const entry of live) {
+    const { inJob } = kindOf(entry)
+    if (!isNothing(inJob)) inJob(draft, entry, sheet)
+  }
   const { zero, readings: zeroReadings = [] } = zeros.frames.at(-1) ?? {}
   const { place, half } = crankPlace(left.rotation, sheet, zero, left.jobStartDeg)
   const seats: JobSeats = { found: left.seatsAtStart, now: left.seats }
@@ -53,6 +57,7 @@ export function foldJob({
   return {
     ...draft,
     ...partsOf(left, { job, sheet, draft }),
+    closed: lastOf(draft, 'close', ''),
     seats,
     stand,
     live,
@@ -121,7 +126,7 @@ function partsOf(
     .map(({ id }): [string, CouplingState] => {
       const link = stand.couplings.get(id)
       const untouched = !link || (link.changes.length === 0 && link.is === 'on')
-      const moved = draft.coupled.filter((entry) => entry.couplingId === id && entry.change === 'together')
+      const moved = allOf(draft, 'coupling').filter((entry) => entry.couplingId === id && entry.change === 'together')
       return [
         id,
         {
@@ -143,88 +148,5 @@ function partsOf(
     tensioners: byId(tensioners),
     turnedTightDeg: stand.turnedTightDeg,
     ranAsked: stand.ranAsked,
-  }
-}
-
-function take(draft: Draft, entry: Entry, sheet: BuildSheet): void {
-  switch (entry.kind) {
-    case 'tick':
-      if (entry.ticked) draft.ticked.add(entry.cautionId)
-      else draft.ticked.delete(entry.cautionId)
-      return
-    case 'step':
-      draft.steps = byId(Object.entries(draft.steps).filter(([id]) => id !== entry.target))
-      if (entry.outcome !== 'reopened') draft.steps[entry.target] = { outcome: entry.outcome, reason: entry.reason }
-      return
-    case 'loop':
-    case 'moved':
-    case 'count':
-    case 'coupling':
-    case 'adjusted':
-      return takeDrive(draft, entry, sheet)
-    case 'camMark':
-    case 'valveEvents':
-    case 'lobeCentre':
-    case 'tdcLift':
-    case 'rocking':
-    case 'camGauge':
-    case 'lobeClock':
-      draft.camReads.push(entry)
-      return
-    case 'camshaft':
-      if (entry.is === 'out') dropStaleReadings(draft, sheet, [entry.shaftId])
-      return
-    case 'lash':
-      draft.lash[entry.phase][entry.camId] = entry
-      return
-    case 'shim':
-      draft.shims[entry.camId] = entry
-      return
-    case 'topLift':
-      draft.topLifts[entry.phase][entry.camId] = entry
-      return
-    case 'headHeight':
-      draft.headHeights[entry.bankId ?? ''] = entry
-      return
-    case 'target':
-      draft.targets[entry.shaftId] = entry
-      return
-    case 'walk':
-      draft.walks.push(entry)
-      return
-    case 'chainLength':
-      draft.chainLengths.push(entry)
-      return
-    case 'camSet':
-      draft.camSet[entry.shaftId] = entry
-      return
-    case 'deviation':
-      draft.deviations.push(entry)
-      return
-    case 'close':
-      draft.closed = entry
-      return
-    // The stand and the crank's place are folded over all jobs of the engine; zeros are read all at once.
-    case 'item':
-    case 'tensioner':
-    case 'stands':
-    case 'turned':
-    case 'witness':
-    case 'ranUntilNow':
-    case 'settled':
-    case 'degreeWheel':
-    case 'dial':
-    case 'stopContacts':
-    case 'dialPair':
-    case 'dwell':
-    case 'factoryMark':
-    case 'wheelKnocked':
-    case 'contactAgain':
-    case 'leaning':
-    case 'note':
-    case 'picture':
-    case 'sheet':
-    case 'strike':
-      return
   }
 }

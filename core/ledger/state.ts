@@ -3,6 +3,7 @@ import type { Entry, EntryOf, Phase, WheelScale } from '../model/entry'
 import type { CrankDeg } from '../units'
 import type { Half, Zero, ZeroReading } from '../zero'
 import type { CamRead } from './camWitnesses'
+import type { Kept } from './draft'
 import type { JobSeats } from './sectionCounts'
 import type { Apart, RegisterItem, Stand, TensionerIs } from './stand'
 import type { Zeros } from './zeros'
@@ -76,27 +77,16 @@ export interface JobState {
   readonly zeroBefore: { readonly jobId: string; readonly zero: Zero; readonly scale: WheelScale } | undefined
   readonly half: Half
   readonly crank: CrankPlace
-  readonly lash: Readonly<Record<Phase, Readonly<Record<string, EntryOf<'lash'>>>>>
-  /** The shim last said to sit under each valve's follower. */
-  readonly shims: Readonly<Record<string, EntryOf<'shim'>>>
-  readonly topLifts: Readonly<Record<Phase, Readonly<Record<string, EntryOf<'topLift'>>>>>
-  /** By bank, or under nothing where it was said of all. */
-  readonly headHeights: Readonly<Record<string, EntryOf<'headHeight'>>>
-  /** Per shaft, what it is to be set to where that is not the book's. */
-  readonly targets: Readonly<Record<string, EntryOf<'target'>>>
-  readonly adjusted: readonly EntryOf<'adjusted'>[]
-  /** What those moves, and teeth laid on purpose, want of the counts. */
+  /** Lines that are kept as they are, by kind: see `allOf` and `lastOf`. */
+  readonly kept: Readonly<Kept>
+  /** What adjusters that were moved, and teeth laid on purpose, want of the counts. */
   readonly seats: JobSeats
-  readonly walks: readonly EntryOf<'walk'>[]
-  readonly chainLengths: readonly EntryOf<'chainLength'>[]
   /** Readings of the cams that still hold: what is moved since makes the later ones stale. */
   readonly camReads: readonly CamRead[]
   /** Per shaft and phase: what was read, combined. */
   readonly timing: Readonly<Record<string, Readonly<Partial<Record<Phase, CamTiming>>>>>
   /** Counts that still hold: a loop moved since makes the later ones stale. */
   readonly counts: readonly EntryOf<'count'>[]
-  readonly moves: readonly EntryOf<'moved'>[]
   readonly camSet: Readonly<Record<string, EntryOf<'camSet'>>>
-  readonly deviations: readonly EntryOf<'deviation'>[]
   readonly closed: EntryOf<'close'> | undefined
 }

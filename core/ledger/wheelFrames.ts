@@ -1,44 +1,5 @@
 import type { Entry, EntryOf } from '../model/entry'
 
-/** Entries that hold a reading of the degree wheel, or were made with the crank put by it. */
-export type WheelEntry = EntryOf<
-  | 'stopContacts'
-  | 'dialPair'
-  | 'dwell'
-  | 'factoryMark'
-  | 'contactAgain'
-  | 'camMark'
-  | 'valveEvents'
-  | 'lobeCentre'
-  | 'tdcLift'
-  | 'rocking'
-  | 'camGauge'
-  | 'turned'
-  | 'stands'
->
-
-export function isWheelEntry(entry: Entry): entry is WheelEntry {
-  switch (entry.kind) {
-    case 'stopContacts':
-    case 'dialPair':
-    case 'dwell':
-    case 'factoryMark':
-    case 'contactAgain':
-    case 'camMark':
-    case 'valveEvents':
-    case 'lobeCentre':
-    case 'tdcLift':
-    case 'rocking':
-    case 'camGauge':
-      return true
-    case 'turned':
-    case 'stands':
-      return entry.wheelDeg !== undefined
-    default:
-      return false
-  }
-}
-
 /** One setting of the degree wheel: from its fitting, or from a knock, to the next. */
 export interface WheelFrame {
   readonly fitted: EntryOf<'degreeWheel'> | undefined
@@ -59,7 +20,7 @@ export interface WheelFrames {
 /** Which setting of the wheel every reading belongs to. A reading belongs to the setting it was written in; where the mechanic says that
  *  the wheel had slipped before it was noticed, the readings from there to the knock move to the setting after it, or are to be taken
  *  again. Entries come live and in order. */
-export function wheelFrames(live: readonly Entry[]): WheelFrames {
+export function wheelFrames(live: readonly Entry[], leansOnWheel: (entry: Entry) => boolean): WheelFrames {
   const frames: WheelFrame[] = [{ fitted: undefined, knock: undefined }]
   const frameOf = new Map<string, number>()
   const begunBy = new Map<string, number>()
@@ -69,7 +30,7 @@ export function wheelFrames(live: readonly Entry[]): WheelFrames {
       frames.push({ fitted: frames.at(-1)?.fitted, knock: entry })
       begunBy.set(entry.id, frames.length - 1)
     }
-    if (isWheelEntry(entry)) frameOf.set(entry.id, frames.length - 1)
+    if (leansOnWheel(entry)) frameOf.set(entry.id, frames.length - 1)
   }
   const place = new Map(live.map(({ id }, i) => [id, i]))
   const retake = new Set<string>()

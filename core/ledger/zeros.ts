@@ -1,30 +1,29 @@
 import { tdcOnOneTurn } from '../cylinders'
 import { scaleSigmaDeg } from '../degreeWheel'
 import type { BuildSheet } from '../model/buildSheet'
-import type { Entry, EntryOf, FeelTool, WheelScale } from '../model/entry'
+import type { Entry, EntryDraft, EntryOf, WheelScale } from '../model/entry'
 import { wrapToSigned180 } from '../units'
 import {
   combineZero,
-  dialReadingSigmaDeg,
-  meanOfDwells,
   pinOffsetShift,
-  tdcFromPair,
+  zeroWays,
+  type Found,
   type Zero,
+  type ZeroBench,
   type ZeroReading,
+  type ZeroWay,
+  type ZeroWayKind,
 } from '../zero'
-import { isWheelEntry, wheelFrames, type WheelFrames } from './wheelFrames'
+import { wheelFrames, type WheelFrames } from './wheelFrames'
 
 /** Until the degree wheel is described: numbered all round, read to a whole degree. */
 export const DEFAULT_SCALE: WheelScale = { kind: 'full', rises: 'running', readToDeg: 1 }
 /** Until the dial is described. */
 export const DEFAULT_DIAL_MM = 0.01
-/** How well a mark against its pointer is read by eye, one sigma, crank degrees. Common practice, no source. */
-export const FACTORY_MARK_SIGMA_DEG = 0.5
-/** Readings of one set-up stand within this of each other: a stop moved to another depth is another set-up. */
-const SAME_SET_UP_DEG = 1.5
-/** A felt dwell may be short. */
-const LEAST_DWELL_DEG = 1
 const AGREE_SIGMAS = 3
+
+/** A reading of the zero as it is about to be written. */
+export type ZeroDraft = Extract<EntryDraft, { kind: ZeroWayKind }>
 
 export interface FrameZero {
   readonly scale: WheelScale
@@ -56,21 +55,34 @@ export interface Zeros extends Pick<WheelFrames, 'frameOf' | 'retake'> {
   readonly dialReadToMm: number
 }
 
-/** Every zero of a job, one for each setting of its degree wheel, from all that was read on it. Pure; entries live and in order. */
-export function readZeros(live: readonly Entry[], sheet: BuildSheet): Zeros {
-  const wheel = wheelFrames(live)
+/** Every zero of a job, one for each setting of its degree wheel, from all that was read on it. Pure; entries live and in order. `leansOnWheel`: which of
+ *  them hold a reading of the wheel. */
+export function zerosOf(live: readonly Entry[], sheet: BuildSheet, leansOnWheel: (entry: Entry) => boolean): Zeros {
+  const wheel = wheelFrames(live, leansOnWheel)
   const dialReadToMm = live.findLast((entry) => entry.kind === 'dial')?.readToMm ?? DEFAULT_DIAL_MM
+  const onFrame = wheel.frames.map((): Entry[] => [])
+  for (const entry of live) {
+    const frame = wheel.frameOf.get(entry.id)
+    if (frame !== undefined && !wheel.retake.has(entry.id)) onFrame[frame]?.push(entry)
+  }
   const unplaced: string[] = []
   const frames: FrameZero[] = []
   wheel.frames.forEach(({ fitted, knock }, i) => {
     const scale = fitted?.scale ?? DEFAULT_SCALE
-    const entries = live.filter(
-      (entry) => isWheelEntry(entry) && wheel.frameOf.get(entry.id) === i && !wheel.retake.has(entry.id),
-    )
-    const own = readingsOf({ entries, sheet, scale, dialReadToMm, unplaced })
-    frames.push({ scale, ...carryOn({ own, entries, live, scale, before: knock && frames[i - 1] }) })
+    const entries = onFrame[i] ?? []
+    const found = readingsOn(entries, { sheet, wheelSigmaDeg: scaleSigmaDeg(scale), dialReadToMm })
+    unplaced.push(...found.unplaced)
+    frames.push({ scale, ...carryOn({ own: found.readings, entries, live, scale, before: knock && frames[i - 1] }) })
   })
-  return { ...wheel, frames, ...lifeOf(wheel, frames, live), stopStayedIn: stopStayedIn(live), unplaced, dialReadToMm }
+  const leaning = (frame: number) => live.filter(({ id }) => wheel.frameOf.get(id) === frame).map(({ id }) => id)
+  return {
+    ...wheel,
+    frames,
+    ...lifeOf(wheel, frames, leaning),
+    stopStayedIn: stopStayedIn(live),
+    unplaced,
+    dialReadToMm,
+  }
 }
 
 /** The zero that a reading is taken against: that of its own setting of the wheel; undefined when it has to be taken again. */
@@ -79,102 +91,46 @@ export function zeroOfEntry({ frames, frameOf, retake }: Zeros, entryId: string)
   return frame === undefined || retake.has(entryId) ? undefined : frames[frame]
 }
 
-interface Source {
-  readonly entries: readonly Entry[]
-  readonly sheet: BuildSheet
-  readonly scale: WheelScale
-  readonly dialReadToMm: number
-  readonly unplaced: string[]
-}
-
-function readingsOf(source: Source): ZeroReading[] {
-  const readings: ZeroReading[] = []
-  for (const entry of source.entries) {
-    const reading = readingOf(entry, source, readings)
-    if (reading) readings.push(reading)
+/** What the readings of one setting of the wheel say, brought to the zero cylinder; those of a cylinder whose place is not known wait for it. */
+function readingsOn(
+  entries: readonly Entry[],
+  bench: ZeroBench,
+): { readonly readings: readonly ZeroReading[]; readonly unplaced: readonly string[] } {
+  const byKind = new Map<string, Entry[]>()
+  for (const entry of entries) {
+    const alike = byKind.get(entry.kind)
+    if (alike) alike.push(entry)
+    else byKind.set(entry.kind, [entry])
   }
-  return [...readings, ...dwellReadings(source)]
-}
-
-function readingOf(entry: Entry, source: Source, before: readonly ZeroReading[]): ZeroReading | undefined {
-  const wheelSigmaDeg = scaleSigmaDeg(source.scale)
-  if (entry.kind === 'factoryMark') return claimOf(entry, source)
-  if (entry.kind !== 'stopContacts' && entry.kind !== 'dialPair') return undefined
-  const isDial = entry.kind === 'dialPair'
-  const [firstDeg, secondDeg] = isDial ? [entry.beforeDeg, entry.afterDeg] : [entry.firstDeg, entry.secondDeg]
-  const half = Math.abs(wrapToSigned180(secondDeg - firstDeg)) / 2
-  const sigmaDeg = isDial
-    ? dialReadingSigmaDeg({
-        wheelSigmaDeg,
-        readToMm: source.dialReadToMm,
-        dropMm: entry.dropMm,
-        halfSpanDeg: Math.max(half, 0.5),
-      })
-    : wheelSigmaDeg
-  const found = tdcFromPair({ firstDeg, secondDeg, sigmaDeg })
-  if (!found.ok) return undefined
-  const { halfSpanDeg } = found.value
-  const method = isDial ? 'dial' : 'positiveStop'
-  const same = before.find(
-    (one) =>
-      one.method === method &&
-      one.cylinderId === entry.cylinderId &&
-      Math.abs((one.halfSpanDeg ?? 0) - halfSpanDeg) < SAME_SET_UP_DEG,
+  const order = new Map(entries.map(({ id }, i) => [id, i]))
+  const found = Object.entries(zeroWays).flatMap(([kind, way]) =>
+    (way as ZeroWay<ZeroWayKind>).readings((byKind.get(kind) ?? []) as Found<ZeroWayKind>[], bench),
   )
-  return placed(source, {
-    entryId: entry.id,
-    method,
-    cylinderId: entry.cylinderId,
-    wheelDeg: found.value.wheelDeg,
-    sigmaDeg: found.value.sigmaDeg,
-    halfSpanDeg,
-    setUp: same?.setUp ?? `${method} ${entry.cylinderId} ${halfSpanDeg}`,
-    ...(isDial ? { dropMm: entry.dropMm, approach: entry.approach } : {}),
-  })
-}
-
-/** A mark that claims a place is tested as one; castings, assembly marks and unknown ones claim nothing. */
-function claimOf(entry: EntryOf<'factoryMark'>, source: Source): ZeroReading | undefined {
-  const mark = source.sheet.rimMarks.find(({ id }) => id === entry.markId)
-  if (mark && ['assembly', 'casting', 'unknown'].includes(mark.cutFor)) return undefined
-  const sigmaDeg = Math.hypot(FACTORY_MARK_SIGMA_DEG, scaleSigmaDeg(source.scale))
-  const { id, cylinderId, wheelDeg, claimDeg } = entry
-  return placed(source, {
-    entryId: id,
-    method: 'factoryMark',
-    cylinderId,
-    wheelDeg: wheelDeg - claimDeg,
-    sigmaDeg,
-    setUp: 'factoryMark',
-  })
-}
-
-/** All dwells of one tool on one cylinder are one reading: their mean. */
-function dwellReadings(source: Source): ZeroReading[] {
-  const groups = new Map<string, { tool: FeelTool; cylinderId: string; entryId: string; middlesDeg: number[] }>()
-  for (const entry of source.entries) {
-    if (entry.kind !== 'dwell') continue
-    const { beforeDeg, afterDeg, tool, cylinderId, id } = entry
-    const found = tdcFromPair({ firstDeg: beforeDeg, secondDeg: afterDeg, sigmaDeg: 0 }, LEAST_DWELL_DEG)
-    if (!found.ok) continue
-    const key = `dwell ${cylinderId} ${tool}`
-    const group = groups.get(key) ?? { tool, cylinderId, entryId: id, middlesDeg: [] }
-    groups.set(key, { ...group, entryId: id, middlesDeg: [...group.middlesDeg, found.value.wheelDeg] })
+  found.sort((a, b) => (order.get(a.entryId) ?? 0) - (order.get(b.entryId) ?? 0))
+  const placed = found.map((reading) => ({ reading, at: place(bench.sheet, reading) }))
+  return {
+    readings: placed.flatMap(({ at }) => at ?? []),
+    unplaced: placed.flatMap(({ reading, at }) => (at ? [] : [reading.entryId])),
   }
-  return [...groups].flatMap(([setUp, { tool, cylinderId, entryId, middlesDeg }]) => {
-    const mean = meanOfDwells({ middlesDeg, tool, wheelSigmaDeg: scaleSigmaDeg(source.scale) })
-    const reading = mean && placed(source, { entryId, method: 'dwell', cylinderId, setUp, ...mean })
-    return reading ? [reading] : []
-  })
+}
+
+/** What readings that are still being typed would say by themselves, on a setting of the wheel, with every correction that a written one has. Undefined
+ *  when they say nothing, or are of a cylinder whose place is not known. */
+export function zeroAsTyped(
+  sheet: BuildSheet,
+  { scale = DEFAULT_SCALE, dialReadToMm }: { readonly scale: WheelScale | undefined; readonly dialReadToMm: number },
+  draft: ZeroDraft,
+): ZeroReading | undefined {
+  const bench = { sheet, wheelSigmaDeg: scaleSigmaDeg(scale), dialReadToMm }
+  const way = zeroWays[draft.kind as ZeroWayKind] as ZeroWay<ZeroWayKind>
+  const [reading] = way.readings([Object.assign({ id: 'typed' }, draft)], bench)
+  return reading && place(sheet, reading)
 }
 
 /** Brought from its own cylinder's TDC to the zero cylinder's, and rid of what the pin offset does. */
-function placed({ sheet, unplaced }: Source, reading: ZeroReading): ZeroReading | undefined {
+function place(sheet: BuildSheet, reading: ZeroReading): ZeroReading | undefined {
   const toZero = reading.cylinderId === sheet.zeroCylinderId ? 0 : tdcOnOneTurn(sheet, reading.cylinderId)
-  if (toZero === undefined) {
-    unplaced.push(reading.entryId)
-    return undefined
-  }
+  if (toZero === undefined) return undefined
   const offsetShiftDeg = reading.halfSpanDeg === undefined ? undefined : offsetShift(sheet, reading.halfSpanDeg)
   return { ...reading, wheelDeg: reading.wheelDeg - toZero - (offsetShiftDeg ?? 0), offsetShiftDeg }
 }
@@ -226,7 +182,7 @@ function carryOn({
 function lifeOf(
   wheel: WheelFrames,
   frames: readonly FrameZero[],
-  live: readonly Entry[],
+  leaningOn: (frame: number) => readonly string[],
 ): { life: ZeroLife; slip: Slip | undefined } {
   const last = frames.length - 1
   const [now, before] = [frames[last]?.zero, frames[last - 1]?.zero]
@@ -237,10 +193,7 @@ function lifeOf(
   const sigmaDeg = Math.hypot(now.sigmaDeg, before.sigmaDeg)
   if (Math.abs(slipDeg) <= AGREE_SIGMAS * sigmaDeg || wheel.settled.has(knock.id))
     return { life: 'holds', slip: undefined }
-  const leaning = live
-    .filter((entry) => isWheelEntry(entry) && wheel.frameOf.get(entry.id) === last - 1)
-    .map(({ id }) => id)
-  return { life: 'slipped', slip: { knockId: knock.id, slipDeg, sigmaDeg, leaning } }
+  return { life: 'slipped', slip: { knockId: knock.id, slipDeg, sigmaDeg, leaning: leaningOn(last - 1) } }
 }
 
 function stopStayedIn(live: readonly Entry[]): EntryOf<'stopContacts'> | undefined {

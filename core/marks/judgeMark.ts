@@ -1,9 +1,10 @@
 import { judgeFiring, tdcOnOneTurn } from '../cylinders'
-import { FACTORY_MARK_SIGMA_DEG, zeroOfEntry, type JobState } from '../ledger'
+import { zeroOfEntry, type JobState } from '../ledger'
 import { scaleSigmaDeg } from '../degreeWheel'
 import type { BuildSheet, RimMark } from '../model/buildSheet'
 import type { EntryOf } from '../model/entry'
 import { mm, wrapToSigned180, type Mm } from '../units'
+import { FACTORY_MARK_SIGMA_DEG } from '../zero'
 
 /** What a mark turned out to be, with what would explain it. */
 export type MarkVerdict =

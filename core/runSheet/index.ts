@@ -1,4 +1,5 @@
 export * from './cautions'
+export * from './makeRunSheet'
 export * from './steps'
 export * from './status'
 export * from './cycle'

@@ -16,10 +16,20 @@ import {
   turned,
 } from '../testing/bench'
 import { driveBench } from '../testing/driveBench'
-import { cautionsFor, cycleEvents, makeRunSheet, nextEvent, statusOf, stepInHand, strokesOf, type StepKind } from '.'
+import {
+  cautionsFor,
+  cycleEvents,
+  makeRunSheet,
+  nextEvent,
+  statusOf,
+  stepInHand,
+  stepsOf,
+  strokesOf,
+  type StepKind,
+} from '.'
 
 const sheet = benchSheet()
-const steps = makeRunSheet(sheet, benchJob)
+const steps = stepsOf(makeRunSheet(sheet))
 function status(kind: StepKind, drafts: readonly EntryDraft[], job = benchJob) {
   const step = steps.find((one) => one.kind === kind)
   if (!step) throw new Error(kind)
@@ -44,7 +54,7 @@ test('the whole job in its order', () => {
 })
 test('an engine without a tensioner has no such step', () => {
   const plain = beginSheet({ id: 's', engineId: 'e', at: sheet.at, cylinders: 4, guide: true, tensioner: false })
-  expect(makeRunSheet(plain, benchJob).some(({ kind }) => kind === 'tensioner')).toBe(false)
+  expect(stepsOf(makeRunSheet(plain)).some(({ kind }) => kind === 'tensioner')).toBe(false)
 })
 test('cautions fit the engine', () => {
   const ids = (fuel: 'petrol' | 'diesel', starting: 'battery' | 'air') =>
@@ -57,7 +67,7 @@ test('cautions fit the engine', () => {
 
 describe('a drive of gears alone', () => {
   const gears = driveBench('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
-  const proof = makeRunSheet(gears, benchJob).find(({ kind }) => kind === 'twoTurns')
+  const proof = stepsOf(makeRunSheet(gears)).find(({ kind }) => kind === 'twoTurns')
   const left: EntryDraft = {
     kind: 'lobeClock',
     camId: gears.cams[0]?.id ?? '',
@@ -91,7 +101,7 @@ describe('a drive of gears alone', () => {
       tensioner: false,
       drive: 'none',
     })
-    expect(makeRunSheet(bare, benchJob).map(({ kind }) => kind)).not.toContain('twoTurns')
+    expect(stepsOf(makeRunSheet(bare)).map(({ kind }) => kind)).not.toContain('twoTurns')
   })
 })
 

@@ -1,5 +1,5 @@
 import { hangingOrder, walkDrive } from '../drive'
-import type { JobState } from '../ledger'
+import { lastOf, type JobState } from '../ledger'
 import type { BuildSheet, Phase, Shaft } from '../model'
 import type { CamToSet, MoveProblem } from './bestMoves'
 import { adjusterMoves, couplingMoves, type DriveMove } from './driveMoves'
@@ -14,7 +14,7 @@ export function moveProblemOf(sheet: BuildSheet, state: JobState, phase: Phase):
   const moves = movesOfDrive(sheet, state, phase).filter(({ camIds }) => camIds.every((id) => read.includes(id)))
   if (moves.length === 0) return undefined
   const cams = read.map((id): CamToSet => {
-    const latenessDeg = (state.timing[id]?.[phase]?.latenessDeg ?? 0) - (state.targets[id]?.latenessDeg ?? 0)
+    const latenessDeg = (state.timing[id]?.[phase]?.latenessDeg ?? 0) - (lastOf(state, 'target', id)?.latenessDeg ?? 0)
     const movers = moves.flatMap(({ mover, camIds }) => (camIds.length === 1 && camIds[0] === id ? [mover] : []))
     return { id, latenessDeg, weight: 1, movers }
   })

@@ -4,7 +4,7 @@ import { gaussian } from '../random'
 import { wrapTo360 } from '../units'
 import { combineZero, type Zero, type ZeroReading } from './combineZero'
 import { dialReadingSigmaDeg } from './dialSigma'
-import { FEEL_SIGMA_DEG, meanOfDwells } from './dwell'
+import { FEEL_SIGMA_DEG, meanOfDwells } from './meanOfDwells'
 import { pinOffsetShift } from './pinOffsetShift'
 import { sigmaOfDivision, tdcFromPair } from './tdcFromPair'
 

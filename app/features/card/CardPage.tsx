@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { useParams } from 'react-router'
 import { judgeGuard } from '@link-count/core/guard'
-import { verdictOfCount } from '@link-count/core/ledger'
+import { allOf, lastIn, verdictOfCount } from '@link-count/core/ledger'
 import { readMarks } from '@link-count/core/marks'
 import { fixed, formatInches, formatLateness, formatMm } from '@link-count/core/units'
 import { selectJobView, type JobView } from '../../domain/views'
@@ -144,7 +144,7 @@ function Card({ view }: { view: JobView }) {
               <th scope="row">{cam.name}</th>
               <td className="reading">{cam.lashMm ? formatMm(cam.lashMm.value) : 'not known'}</td>
               {(['found', 'left'] as const).map((phase) => {
-                const entry = state.lash[phase][cam.id]
+                const entry = lastIn(state, 'lash', phase, cam.id)
                 return (
                   <td key={phase} className="reading">
                     {entry
@@ -159,12 +159,12 @@ function Card({ view }: { view: JobView }) {
       </table>
 
       <section className="card-notes">
-        {state.deviations.map(({ id, latenessDeg, reason }) => (
+        {allOf(state, 'deviation').map(({ id, latenessDeg, reason }) => (
           <p key={id}>
             <strong>Left {formatLateness(latenessDeg)} on purpose:</strong> {reason}
           </p>
         ))}
-        {Object.values(state.targets).map(({ id, shaftId, latenessDeg, reason }) => (
+        {allOf(state, 'target').map(({ id, shaftId, latenessDeg, reason }) => (
           <p key={id}>
             <strong>
               {sheet.shafts.find((shaft) => shaft.id === shaftId)?.name} meant to stand {formatLateness(latenessDeg)}:
@@ -172,7 +172,7 @@ function Card({ view }: { view: JobView }) {
             {reason}
           </p>
         ))}
-        {state.adjusted.map(({ id, words }) => (
+        {allOf(state, 'adjusted').map(({ id, words }) => (
           <p key={id}>
             <strong>Moved:</strong> {words}
           </p>

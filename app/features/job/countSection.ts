@@ -1,7 +1,7 @@
-import { spokenOf, driverOf, walkDrive, type Section } from '@link-count/core/drive'
+import { spokenOf, driverOf, type Section } from '@link-count/core/drive'
 import { readLoop } from '@link-count/core/ledger'
 import type { EntryOf, Loop, Phase } from '@link-count/core/model'
-import type { Step } from '@link-count/core/runSheet'
+import { stepKinds, type Step, type StepKindRecord } from '@link-count/core/runSheet'
 import type { JobView } from '../../domain/views'
 
 /** A section as it can be chosen for counting. */
@@ -11,26 +11,13 @@ export interface Countable {
   readonly written: EntryOf<'count'> | undefined
 }
 
-const phases: Partial<Record<Step['kind'], Phase>> = { asFound: 'found', chainOnCount: 'set', twoTurns: 'left' }
-export const phaseOf = (step: Step): Phase | undefined => phases[step.kind]
+const recordOf = ({ kind }: Step): StepKindRecord => stepKinds[kind]
+/** The phase of what is counted in a step; undefined where nothing is. */
+export const phaseOf = (step: Step): Phase | undefined => (recordOf(step).loops ? recordOf(step).phase : undefined)
 
 /** The loops that are counted in a step: those between the crank and its camshaft, its own loop, or all of them. */
-export function loopsOf(step: Step, { sheet }: Pick<JobView, 'sheet'>): readonly Loop[] {
-  const [target = ''] = step.targetIds
-  switch (step.kind) {
-    case 'asFound': {
-      const ways = walkDrive(sheet).ways[target] ?? []
-      const onWay = sheet.loops.filter(({ id }) => ways.some(({ by }) => by.id === id))
-      return onWay.length > 0 ? onWay : sheet.loops.slice(0, 1)
-    }
-    case 'chainOnCount':
-      return sheet.loops.filter(({ id }) => id === target)
-    case 'twoTurns':
-      return sheet.loops
-    default:
-      return []
-  }
-}
+export const loopsOf = (step: Step, { sheet }: Pick<JobView, 'sheet'>): readonly Loop[] =>
+  recordOf(step).loops?.(sheet, step.targetIds) ?? []
 
 /** Every section that can be counted in a step, the pulled ones first; a run with slack in it is only counted when nothing else is. */
 export function countablesOf(step: Step, view: Pick<JobView, 'sheet' | 'state'>): readonly Countable[] {

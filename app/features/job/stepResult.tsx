@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { allOf } from '@link-count/core/ledger'
 import { cautionsFor, type Step, type StepStatus } from '@link-count/core/runSheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
@@ -18,7 +19,9 @@ export function stepResult(step: Step, status: StepStatus, view: JobView): React
     }
     case 'lashFound':
     case 'lashLeft': {
-      const n = Object.keys(state.lash[step.kind === 'lashFound' ? 'found' : 'left']).length
+      const n = allOf(state, 'lash').filter(
+        ({ phase }) => phase === (step.kind === 'lashFound' ? 'found' : 'left'),
+      ).length
       return n === 0 ? '' : `${n} of ${step.targetIds.length} valves`
     }
     case 'trueTdc':

@@ -10,29 +10,17 @@ export interface TurnTarget {
 
 /** Where the crank belongs for a step; undefined when the step does not turn it to a place. */
 export function targetOfStep(step: Step, view: JobView): TurnTarget | undefined {
-  const { sheet } = view
+  const { sheet, groups } = view
+  const place = groups.find(({ steps }) => steps.some(({ id }) => id === step.id))?.crankAt
+  if (!place) return undefined
+  const { at, deg } = place
   const zeroName = sheet.cylinders.find(({ id }) => id === sheet.zeroCylinderId)?.name ?? ''
-  switch (step.kind) {
-    case 'whichTdc':
-      return { deg: 0, words: `TDC of cylinder ${zeroName}` }
-    case 'setCam': {
-      const mark = sheet.marks.find(
-        ({ memberId, meetsAtDeg }) =>
-          meetsAtDeg && sheet.members.some(({ id, shaftId }) => id === memberId && shaftId === step.targetIds[0]),
-      )
-      return mark?.meetsAtDeg
-        ? {
-            deg: mark.meetsAtDeg.value,
-            words: `${fixed(mark.meetsAtDeg.value, 1)}° of the crank, where its mark meets`,
-          }
-        : { deg: sheet.referencePose.crankDeg.value, words: `the timing position: ${poseWords(view)}` }
-    }
-    case 'poseChainOff':
-    case 'chainOnCount':
-      return { deg: sheet.referencePose.crankDeg.value, words: `the timing position: ${poseWords(view)}` }
-    default:
-      return undefined
+  const words = {
+    tdc: `TDC of cylinder ${zeroName}`,
+    mark: `${fixed(deg, 1)}° of the crank, where its mark meets`,
+    pose: `the timing position: ${poseWords(view)}`,
   }
+  return { deg, words: words[at] }
 }
 
 export function poseWords({ sheet }: Pick<JobView, 'sheet'>): string {

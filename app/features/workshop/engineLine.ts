@@ -1,3 +1,4 @@
+import { allOf } from '@link-count/core/ledger'
 import type { GuardVerdict } from '@link-count/core/guard'
 import { fixed } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
@@ -28,7 +29,7 @@ export function engineLine(view: JobView | undefined): EngineLine {
   const { state, guard, inHand, sheet } = view
   if (state.closed) {
     const open = unprovedOf(view)
-    const left = state.deviations.at(-1)
+    const left = allOf(state, 'deviation').at(-1)
     const detail = left
       ? `Cam ${fixed(Math.abs(left.latenessDeg), 1)}° ${left.latenessDeg > 0 ? 'late' : 'early'} and left so, with the reason`
       : open.length > 0

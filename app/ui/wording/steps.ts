@@ -39,7 +39,6 @@ export function stepTitle({ kind, targetIds }: Pick<Step, 'kind' | 'targetIds'>,
 export const hindranceWords: Record<Hindrance, string> = {
   chainAlreadyOff:
     'It came in with its chain off, so there is nothing to read here. Setting the cam at the timing position takes its place: firing or overlap is then whichever the cam is set to.',
-  noCamFigures: 'No cam figures on the build sheet.',
 }
 
 export const cautionWords: Record<CautionId, string> = {

@@ -3,25 +3,14 @@ import type { Job } from '../../model/engine'
 import type { Entry } from '../../model/entry'
 import { rotationCarried } from '../rotation'
 import { struckIds } from '../order'
-import { readZeros } from '../zeros'
+import { isNothing, kindOf } from '../kinds'
+import { readZeros } from '../readZeros'
 import { driveMapOf } from './behind'
-import { takeStands, takeTurned, takeWitness } from './crank'
 import { standOf, startStand, type StandDraft } from './draft'
 import { orderEngineEntries, whoKnew } from './knowing'
-import {
-  asItCame,
-  couplingsOf,
-  takeAdjusted,
-  takeCount,
-  takeCoupling,
-  takeLoop,
-  takeMoved,
-  takeTensioner,
-} from './links'
-import { takeCamshaft, takeCamSet, takeItem, takeRan, takeRead } from './parts'
+import { asItCame, couplingsOf } from './links'
 import { isLinkProved } from './proof'
 import { forgetAfter, lostJobsOf } from './lostJobs'
-import { takeSettled } from './settled'
 import type { JobFigures, LinkStand, Stand, TensionerStand } from './stand'
 
 export interface EngineLedger {
@@ -88,7 +77,8 @@ export function foldStand({
     if (!its || lost.has(its.id)) continue
     forget((counter) => counter !== undefined && entry.seen !== undefined && entry.counter > counter)
     goTo(its)
-    take(draft, entry, its)
+    const { onEngine } = kindOf(entry)
+    if (!isNothing(onEngine)) onEngine(draft, entry, its)
   }
   goTo(job)
   // What nobody wrote after may have come last; a job that others followed was left as it was then.
@@ -170,73 +160,6 @@ function arriveOff(draft: StandDraft, job: Job): void {
   const { totalDeg } = draft.rotation
   for (const [id, { is }] of draft.tensioners)
     if (is === 'asArrived' || is === 'released' || is === 'proven') draft.tensioners.set(id, { is: 'out', totalDeg })
-}
-
-function take(draft: StandDraft, entry: Entry, job: Job): void {
-  switch (entry.kind) {
-    case 'item':
-      return takeItem(draft, entry)
-    case 'loop':
-      return takeLoop(draft, entry)
-    case 'moved':
-      return takeMoved(draft, entry)
-    case 'adjusted':
-      return takeAdjusted(draft, entry)
-    case 'coupling':
-      return takeCoupling(draft, entry)
-    case 'tensioner':
-      return takeTensioner(draft, entry)
-    case 'camshaft':
-      return takeCamshaft(draft, entry)
-    case 'camSet':
-      return takeCamSet(draft, entry)
-    case 'count':
-      return takeCount(draft, entry)
-    case 'camMark':
-    case 'valveEvents':
-    case 'lobeCentre':
-    case 'tdcLift':
-    case 'rocking':
-    case 'camGauge':
-    case 'lobeClock':
-      return takeRead(draft, entry)
-    case 'turned':
-      return takeTurned(draft, entry)
-    case 'stands':
-      return takeStands(draft, entry, job.arrival === 'chainOff')
-    case 'witness':
-      return takeWitness(draft, entry)
-    case 'ranUntilNow':
-      return takeRan(draft, entry)
-    case 'settled':
-      return takeSettled(draft, entry)
-    // These are of their job and change nothing on the engine; zeros are read all at once.
-    case 'tick':
-    case 'step':
-    case 'degreeWheel':
-    case 'dial':
-    case 'stopContacts':
-    case 'dialPair':
-    case 'dwell':
-    case 'factoryMark':
-    case 'wheelKnocked':
-    case 'contactAgain':
-    case 'leaning':
-    case 'lash':
-    case 'shim':
-    case 'topLift':
-    case 'headHeight':
-    case 'chainLength':
-    case 'target':
-    case 'walk':
-    case 'deviation':
-    case 'note':
-    case 'picture':
-    case 'sheet':
-    case 'close':
-    case 'strike':
-      return
-  }
 }
 
 /** A part of the sheet that was not on one that the drive was worked on by is not known until somebody says; a part that is on no sheet any more

@@ -4,7 +4,7 @@ import type { BuildSheet } from '../../model/buildSheet'
 import type { EntryOf } from '../../model/entry'
 import { ratioValue, wrapToSigned } from '../../units'
 import { markPoseDeg, type WheelLateness } from '../../drive'
-import { isCamRead, latenessOfRead } from '../camWitnesses'
+import { isCamRead, latenessOfRead, thingOfRead } from '../camWitnesses'
 import { crankPlace } from '../rotation'
 import { alike, readLoop } from '../sectionCounts'
 import { driveMapOf, type WayLink } from './behind'
@@ -44,10 +44,7 @@ export function saysOf({ latenessDeg, sigmaDeg }: Lateness, safeDeg: number): 'i
 
 /** The last reading of each kind on each thing of a camshaft: an earlier one was a try. */
 function lastReads({ reads }: Pick<Proving, 'reads'>, shaftId: string): ShaftReading[] {
-  const key = ({ entry }: ShaftReading) =>
-    isCamRead(entry)
-      ? [entry.kind, 'camId' in entry ? entry.camId : 'cylinderId' in entry ? entry.cylinderId : ''].join(' ')
-      : entry.kind
+  const key = ({ entry }: ShaftReading) => (isCamRead(entry) ? thingOfRead(entry) : entry.kind)
   return [...new Map(reads.filter((one) => one.shaftId === shaftId).map((one) => [key(one), one])).values()]
 }
 

@@ -1,10 +1,11 @@
 import { useEffect, useRef } from 'react'
 import { showOnScale } from '@link-count/core/degreeWheel'
 import { DEFAULT_SCALE } from '@link-count/core/ledger'
-import type { Entry, WheelScale } from '@link-count/core/model'
+import type { WheelScale } from '@link-count/core/model'
 import { wrapTo360 } from '@link-count/core/units'
 import { useSize } from '../../../ui/face'
 import { useBench } from '../JobContext'
+import { pairOf } from '../ways/zero'
 import { wheelAsSeen } from '../../../ui/job'
 
 /** The degree wheel as it hangs on the crank: the contacts, the middle between them, the zero with its ±. It turns with the drawn
@@ -95,15 +96,6 @@ export function DegreeWheel() {
 function wedge(r: number, halfDeg: number): string {
   const [x, y] = [r * Math.sin((halfDeg * Math.PI) / 180), -r * Math.cos((halfDeg * Math.PI) / 180)]
   return `M0 0L${-x} ${y}A${r} ${r} 0 0 1 ${x} ${y}z`
-}
-
-/** The two readings that were halved last, by whatever way. */
-function pairOf(entry: Entry): { readonly degs: readonly number[]; readonly words: readonly string[] } | undefined {
-  if (entry.kind === 'stopContacts')
-    return { degs: [entry.firstDeg, entry.secondDeg], words: ['contact', 'contact back'] }
-  if (entry.kind === 'dialPair') return { degs: [entry.beforeDeg, entry.afterDeg], words: ['coming up', 'going down'] }
-  if (entry.kind === 'dwell') return { degs: [entry.beforeDeg, entry.afterDeg], words: ['stops rising', 'falls'] }
-  return undefined
 }
 
 /** The number that stands on the wheel at a place, without its words. */

@@ -1,4 +1,5 @@
 import { Button, NativeSelect } from '@mantine/core'
+import { allOf } from '@link-count/core/ledger'
 import { judgeWalk, walkLooks, walkStops, type WalkLook, type WalkVerdict } from '@link-count/core/runSheet'
 import type { BuildSheet } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
@@ -14,10 +15,11 @@ export function CycleWalk({ step }: { readonly step: Step }) {
   const at = useDraft(`${job.id}:${step.id}:walk`, '0')
   const crankDeg = Number(at.text) || 0
   const looks = walkLooks(sheet, crankDeg)
-  const verdict = judgeWalk(sheet, state.walks)
+  const walks = allOf(state, 'walk')
+  const verdict = judgeWalk(sheet, walks)
   if (walkStops(sheet).every((deg) => walkLooks(sheet, deg).length === 0)) return null
   const seenOf = ({ cylinderId, what }: WalkLook) =>
-    state.walks.findLast((one) => one.crankDeg === crankDeg && one.cylinderId === cylinderId && one.what === what)?.saw
+    walks.findLast((one) => one.crankDeg === crankDeg && one.cylinderId === cylinderId && one.what === what)?.saw
   const go = (deg: number) => {
     at.setText(String(deg))
     drawn.set(deg)

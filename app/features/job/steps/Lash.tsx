@@ -1,5 +1,6 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
+import { lastIn } from '@link-count/core/ledger'
 import { bracket, judgeGap, oddGap, screwGapMm, SINGLE_LASH_HALF_MM } from '@link-count/core/lash'
 import { entryLimits, typedLimits, type Cam, type EntryDraft, type Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
@@ -91,7 +92,7 @@ function LashField({
   const noGo = useLengthField(`${key}:no-go`, entryLimits('lash', 'noGoMm'))
   const turned = useDegreesField(`${key}:screw`, typedLimits.screwTurnDeg)
   const [sure, setSure] = useState('')
-  const written = view.state.lash[phase][cam.id]
+  const written = lastIn(view.state, 'lash', phase, cam.id)
   const book = { lashMm: cam.lashMm?.value, lashToMm: cam.lashToMm?.value }
   const both = goNoGo && field.value && noGo.value ? bracket(field.value.value, noGo.value.value) : undefined
   const crossed = goNoGo && field.value !== undefined && noGo.value !== undefined && !both

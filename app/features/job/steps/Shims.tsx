@@ -1,4 +1,5 @@
 import { Button, TextInput } from '@mantine/core'
+import { lastIn, lastOf } from '@link-count/core/ledger'
 import { judgeGap, planShims, type ShimMove, type ShimmedValve } from '@link-count/core/lash'
 import { entryLimits, type Cam, type Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
@@ -16,8 +17,8 @@ export function Shims({ step, phase }: { readonly step: Step; readonly phase: Ex
   const stock = sheet.shims
   if (!stock) return null
   const valves = sheet.cams.flatMap((cam): ShimmedValve[] => {
-    const gap = state.lash[phase][cam.id]
-    const shim = state.shims[cam.id]
+    const gap = lastIn(state, 'lash', phase, cam.id)
+    const shim = lastOf(state, 'shim', cam.id)
     if (!gap || !shim || !cam.lashMm) return []
     const { leastMm, mostMm } = judgeGap(gapOf(gap), { lashMm: cam.lashMm.value, lashToMm: cam.lashToMm?.value })
     return [{ camId: cam.id, shimMm: shim.sizeMm, gapMm: gapOf(gap), wantMm: (leastMm + mostMm) / 2, leastMm, mostMm }]
@@ -108,7 +109,7 @@ function ShimField({ cam, step, phase }: { cam: Cam; step: Step; phase: 'found' 
   const { view, say } = useBench()
   const { state, job } = view
   const field = useLengthField(`${job.id}:${step.id}:shim-${cam.id}`, entryLimits('shim', 'sizeMm'))
-  const written = state.shims[cam.id]
+  const written = lastOf(state, 'shim', cam.id)
   const mm = field.value?.value
   const wrong = mm !== undefined && (mm < 0.1 || mm > 30)
   const write = () => {

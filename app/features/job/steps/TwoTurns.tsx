@@ -1,6 +1,6 @@
 import { Button, Textarea } from '@mantine/core'
 import { useState } from 'react'
-import { turnedTightDeg } from '@link-count/core/ledger'
+import { allOf, turnedTightDeg } from '@link-count/core/ledger'
 import { PROOF_TURN_DEG, type Step } from '@link-count/core/runSheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import { useDraft } from '../../../ui/fields'
@@ -60,7 +60,7 @@ function Deviation({ step, shaftId }: { step: Step; shaftId: string }) {
   const timing = state.timing[shaftId]?.left
   const reason = useDraft(`${job.id}:${step.id}:${shaftId}:deviation`)
   const tolerance = sheet.toleranceDeg?.value
-  const written = state.deviations.findLast((one) => one.shaftId === shaftId)
+  const written = allOf(state, 'deviation').findLast((one) => one.shaftId === shaftId)
   if (!timing) return null
   const within = tolerance !== undefined && Math.abs(timing.latenessDeg) <= tolerance
   if (within) {

@@ -1,4 +1,5 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { allOf } from '@link-count/core/ledger'
 import { camSpec } from '@link-count/core/cams'
 import { entryLimits, type Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
@@ -6,7 +7,7 @@ import { formatMm } from '@link-count/core/units'
 import { LengthInput, parseWhole, useDraft, useField, useLengthField, wholeWords } from '../../../../ui/fields'
 import { Fold } from '../../../../ui/Fold'
 import { useBench } from '../../JobContext'
-import { useDialPlace } from './useDialPlace'
+import { useDialPlace } from '../../ways/cam/useDialPlace'
 
 /** A stretch of chain by calliper; of several places the worst counts. */
 export function ChainMeasure({ step }: { readonly step: Step }) {
@@ -34,7 +35,7 @@ export function ChainMeasure({ step }: { readonly step: Step }) {
       [length],
     )
   }
-  const places = state.chainLengths.length
+  const places = allOf(state, 'chainLength').length
   return (
     <Fold title={`Measure the ${loop.name.toLowerCase()}`} note={places > 0 ? `${places} written` : 'for stretch'}>
       {chains.length > 1 && (
@@ -77,7 +78,7 @@ export function HeadMeasure({ step }: { readonly step: Step }) {
   return (
     <Fold
       title="Measure the head or block"
-      note={Object.keys(view.state.headHeights).length > 0 ? 'written' : 'was it skimmed?'}
+      note={allOf(view.state, 'headHeight').length > 0 ? 'written' : 'was it skimmed?'}
     >
       {banks.length > 1 && (
         <NativeSelect
@@ -110,7 +111,7 @@ export function TopLiftMeasure({ step, phase }: { readonly step: Step; readonly 
   const cam = known.find(({ id }) => id === chosen.text) ?? known[0]
   const dial = useDialPlace(`${job.id}:${step.id}:top`, cam)
   if (!cam) return null
-  const read = Object.values(state.topLifts[phase])
+  const read = allOf(state, 'topLift').filter((one) => one.phase === phase)
   const write = () => {
     lift.ask()
     const liftMm = dial.atBook(lift.value?.value)

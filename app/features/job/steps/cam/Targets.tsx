@@ -1,4 +1,5 @@
 import { Button, Textarea } from '@mantine/core'
+import { allOf } from '@link-count/core/ledger'
 import type { Step } from '@link-count/core/runSheet'
 import { formatLateness } from '@link-count/core/units'
 import { entryLimits } from '@link-count/core/model'
@@ -10,6 +11,7 @@ import { Fold } from '../../../../ui/Fold'
 export function Targets({ step }: { step: Step }) {
   const { view, say } = useBench()
   const { sheet, state, job } = view
+  const targets = allOf(state, 'target')
   const camshafts = sheet.shafts.filter(({ id, kind }) => kind === 'cam' && state.timing[id])
   const off = useDegreesField(`${job.id}:${step.id}:target`, entryLimits('target', 'latenessDeg'))
   const reason = useDraft(`${job.id}:${step.id}:target-reason`)
@@ -22,11 +24,8 @@ export function Targets({ step }: { step: Step }) {
     ])
   }
   return (
-    <Fold
-      title="Set it other than the book"
-      note={Object.keys(state.targets).length > 0 ? 'written' : 'only with a reason'}
-    >
-      {Object.values(state.targets).map(({ id, shaftId, latenessDeg, reason: why }) => (
+    <Fold title="Set it other than the book" note={targets.length > 0 ? 'written' : 'only with a reason'}>
+      {targets.map(({ id, shaftId, latenessDeg, reason: why }) => (
         <p key={id} className="result">
           {sheet.shafts.find((shaft) => shaft.id === shaftId)?.name}: {formatLateness(latenessDeg)}, {why}
         </p>

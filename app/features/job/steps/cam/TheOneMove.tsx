@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
-import type { JobState } from '@link-count/core/ledger'
+import { lastOf, type JobState } from '@link-count/core/ledger'
 import type { BuildSheet, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import {
@@ -93,7 +93,7 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
                 <dt>{sheet.shafts.find((shaft) => shaft.id === cam.id)?.name} then reads</dt>
                 <dd className="reading">
                   <Figure opened={openLeftover(cam, movesOfCam(best, cam, problem), { sheet, state, side, phase })}>
-                    {formatLateness(cam.leftoverDeg + (state.targets[cam.id]?.latenessDeg ?? 0))}
+                    {formatLateness(cam.leftoverDeg + (lastOf(state, 'target', cam.id)?.latenessDeg ?? 0))}
                   </Figure>
                 </dd>
               </div>
@@ -164,7 +164,7 @@ function openLeftover(
   { sheet, state, side, phase }: { sheet: BuildSheet; state: JobState; side: Side; phase: Phase },
 ) {
   const timing = state.timing[cam.id]?.[phase]
-  const target = state.targets[cam.id]
+  const target = lastOf(state, 'target', cam.id)
   return {
     title: 'Lateness after the move',
     value: formatLateness(cam.leftoverDeg + (target?.latenessDeg ?? 0)),
@@ -234,8 +234,7 @@ function LeftOut({ sheet, state, phase }: { sheet: BuildSheet; state: JobState; 
 }
 
 /** Something that sets the cams was moved in this job. */
-const workedOn = ({ moves, adjusted, couplings, loops, live }: JobState) =>
-  moves.length + adjusted.length > 0 ||
+const workedOn = ({ couplings, loops, live }: JobState) =>
   Object.values(couplings).some(({ together, proof }) => !together || proof !== 'asArrived') ||
   Object.values(loops).some(({ on }) => !on) ||
-  live.some(({ kind }) => kind === 'loop')
+  live.some(({ kind }) => kind === 'loop' || kind === 'moved' || kind === 'adjusted')

@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import { bandOf, diagnose, effectsOn, readingsOfJob, type Diagnosis, type Measured } from '@link-count/core/diagnose'
-import type { JobState } from '@link-count/core/ledger'
+import { allOf, type JobState } from '@link-count/core/ledger'
 import type { BuildSheet, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { fixed, formatLateness } from '@link-count/core/units'
@@ -86,18 +86,13 @@ export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly pha
 const nameOf = (parts: readonly { readonly id: string; readonly name: string }[], id: string) =>
   parts.find((one) => one.id === id)?.name ?? ''
 
-function openElongation(
-  loopId: string,
-  { value, sigma }: Measured,
-  sheet: BuildSheet,
-  { chainLengths }: JobState,
-): Opened {
+function openElongation(loopId: string, { value, sigma }: Measured, sheet: BuildSheet, state: JobState): Opened {
   const loop = sheet.loops.find(({ id }) => id === loopId)
   return {
     title: `How much the ${loop?.name.toLowerCase() ?? 'chain'} has grown`,
     value: `${fixed(value, 2)}%`,
     plusMinus: `${fixed(2 * sigma, 2)}%`,
-    readings: chainLengths
+    readings: allOf(state, 'chainLength')
       .filter((one) => one.loopId === loopId)
       .map(({ overPitches, measuredMm }) => ({
         label: `Over ${overPitches} pitches of ${loop?.pitchMm?.typed ?? 'unknown pitch'}`,

@@ -1,0 +1,55 @@
+import { fixed, wrapToSigned180 } from '@link-count/core/units'
+import { zeroAsTyped, type ZeroDraft } from '@link-count/core/ledger'
+import { WheelInput } from '../../../../ui/fields'
+import { wheelAsSeen } from '../../../../ui/job'
+import { stopWords } from '../../../../ui/wording'
+import { useBench } from '../../JobContext'
+import type { Pair } from './usePair'
+
+/** The two readings of a pair; as soon as both are there, half way between them, and the zero that they give with every correction. */
+export function PairFields({
+  pair,
+  first,
+  second,
+  draft,
+  onEnter,
+}: {
+  readonly pair: Pair
+  readonly first: string
+  readonly second: string
+  /** The reading as it would be written; undefined until all of it can be read. */
+  readonly draft: ZeroDraft | undefined
+  readonly onEnter: () => void
+}) {
+  const { state, sheet } = useBench().view
+  const { found } = pair
+  const reading =
+    draft && zeroAsTyped(sheet, { scale: state.degreeWheel, dialReadToMm: state.zeros.dialReadToMm }, draft)
+  const corrected = reading && found?.ok && Math.abs(wrapToSigned180(reading.wheelDeg - found.value.wheelDeg)) >= 0.005
+  return (
+    <>
+      <WheelInput field={pair.first} scale={state.degreeWheel} label={first} onEnter={onEnter} />
+      <WheelInput field={pair.second} scale={state.degreeWheel} label={second} onEnter={onEnter} />
+      {found && !found.ok && (
+        <p className="field-error" role="alert">
+          {stopWords(found.error)}
+        </p>
+      )}
+      {found?.ok && (
+        <p>
+          Half way: <span className="reading">{wheelAsSeen(found.value.wheelDeg, state, 2)}</span>
+          {corrected && (
+            <>
+              , which puts the zero at <span className="reading">{wheelAsSeen(reading.wheelDeg, state, 2)}</span>
+            </>
+          )}{' '}
+          <span className="soft">
+            {reading
+              ? `± ${fixed(2 * reading.sigmaDeg, 2)}° (two sigma)`
+              : draft && 'It counts as soon as the place of this cylinder on the crank is known.'}
+          </span>
+        </p>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,44 @@
+import { markPoseDeg } from '../../drive'
+import { entryShape } from '../../model/entryShape'
+import * as field from '../../model/fields'
+import { wrapToSigned } from '../../units'
+import { withZero, type CamWay } from './way'
+
+export const camMarkShape = entryShape('camMark', "A camshaft's mark brought to its place by turning the crank", {
+  shaftId: field.id('The camshaft'),
+  markId: field.id('Its mark'),
+  phase: field.phase,
+  approach: field.approach,
+  wheelDeg: field.onWheel('Where the wheel stands when the mark meets'),
+})
+
+/** A mark brought to a pointer by eye, crank degrees, one sigma. Common practice, no source. */
+export const MARK_BY_EYE_SIGMA_DEG = 0.5
+
+/** Lateness of a cam from the crank's place when the cam's mark meets: read minus pose, crank degrees in (-180, 180]. A
+ *  crank already past the pose means a late cam (handbook, trap A15). A whole turn out does not show: that is the half. */
+export const camMarkLateness = ({
+  wheelDeg,
+  zero,
+  poseDeg,
+}: {
+  wheelDeg: number
+  zero: { readonly wheelDeg: number }
+  poseDeg: number
+}) => wrapToSigned(wheelDeg - zero.wheelDeg - poseDeg, 360)
+
+export const camMark: CamWay<'camMark'> = {
+  shaftOf: (_sheet, { shaftId }) => shaftId,
+  thingOf: ({ shaftId }) => shaftId,
+  lateness: withZero(({ sheet, zero, wheelSigmaDeg }, { markId, wheelDeg }) => {
+    const mark = sheet.marks.find(({ id }) => id === markId)
+    return {
+      latenessDeg: camMarkLateness({ wheelDeg, zero, poseDeg: markPoseDeg(sheet, mark) }),
+      sigmaDeg: Math.hypot(MARK_BY_EYE_SIGMA_DEG, wheelSigmaDeg, zero.sigmaDeg),
+    }
+  }),
+  leansOnWheel: true,
+  samples: [
+    { kind: 'camMark', shaftId: 'camshaft', markId: 'cam-mark', phase: 'found', approach: 'running', wheelDeg: 5 },
+  ],
+}

@@ -1,0 +1,61 @@
+import type { BuildSheet } from '../../model/buildSheet'
+import type { EntryDraft, EntryKind } from '../../model/entry'
+
+/** A lateness as one reading gives it: crank degrees, + = late, one sigma. */
+export interface CamLateness {
+  readonly latenessDeg: number
+  readonly sigmaDeg: number
+  /** Closing less opening lateness, where both were read: what lash, wear or another lift does; its sigma. */
+  readonly durationDeg?: number
+  readonly durationSigmaDeg?: number
+  readonly opensLateDeg?: number
+  readonly closesLateDeg?: number
+  /** Read at another lift than the book's and converted by the lobe. */
+  readonly converted?: boolean
+  /** The middle of each pair of equal lifts less the first one's, crank degrees: a lobe that is not alike on both sides drifts. */
+  readonly driftsDeg?: readonly number[]
+}
+/** Why a reading says nothing of lateness yet. */
+export type NotSaid = 'noZero' | 'noSpec' | 'noProfile' | 'outsideLobe' | 'twoCamshafts' | 'noClock' | 'noRadius'
+
+export type ReadLateness<T extends CamLateness = CamLateness> = T | NotSaid
+export const isSaid = <T extends CamLateness>(read: ReadLateness<T>): read is T => typeof read !== 'string'
+
+/** What readings of one setting of the degree wheel are worked out with. */
+export interface Bench {
+  readonly sheet: BuildSheet
+  /** Where true TDC of the zero cylinder stands on the wheel, and its sigma. */
+  readonly zero: { readonly wheelDeg: number; readonly sigmaDeg: number }
+  /** Of one reading of the wheel. */
+  readonly wheelSigmaDeg: number
+}
+/** The same, where the zero is not known yet. */
+export type BenchSoFar = Omit<Bench, 'zero'> & { readonly zero: Bench['zero'] | undefined }
+
+/** A way of reading how a camshaft stands. A kind of line in the ledger, whose shape stands beside it. */
+export interface CamWay<K extends EntryKind> {
+  /** The camshaft that a reading speaks of; of several, the one that carries the lobes. */
+  readonly shaftOf: (sheet: BuildSheet, read: ReadOf<K>) => string | undefined
+  /** What a reading was made on: one mark, one lobe, one cylinder's pair. */
+  readonly thingOf: (read: ReadOf<K>) => string
+  /** Which look at it: a later one takes the place of an earlier. Without it there is one look at a thing. */
+  readonly lookOf?: (read: ReadOf<K>) => string
+  /** Lateness by one reading, or why it says nothing. */
+  readonly lateness: (bench: BenchSoFar, read: ReadOf<K>) => ReadLateness
+  readonly leansOnWheel: boolean
+  readonly samples: readonly [ReadOf<K>, ...ReadOf<K>[]]
+}
+
+/** A reading as it is about to be written. */
+export type ReadOf<K extends EntryKind> = Extract<EntryDraft, { kind: K }>
+
+/** For a way that can say nothing before the zero is known. */
+export const withZero =
+  <R, T extends CamLateness>(lateness: (bench: Bench, read: R) => ReadLateness<T>) =>
+  (bench: BenchSoFar, read: R): ReadLateness<T> =>
+    bench.zero ? lateness({ ...bench, zero: bench.zero }, read) : 'noZero'
+
+/** What a dial is read to, one sigma, mm. Common practice, no source. */
+export const DIAL_SIGMA_MM = 0.02
+/** A stand-in lobe's lift off its events may be wrong by so much of the way from the event, one sigma. Common practice, no source. */
+export const LOBE_SIGMA_SHARE = 0.03

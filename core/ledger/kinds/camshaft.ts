@@ -1,0 +1,33 @@
+import { entryShape } from '../../model/entryShape'
+import * as field from '../../model/fields'
+import { dropStaleReadings } from '../takeDrive'
+import { takeCamshaft } from '../stand/parts'
+import type { LedgerKind } from './kind'
+
+export const camshaftShape = entryShape(
+  'camshaft',
+  'A camshaft taken out, in and free to spring round, in and held still (lock, bar, tie, hand), driven by its loop again; or, held, seen with every valve of it shut',
+  {
+    shaftId: field.id('The camshaft'),
+    is: field.oneOf('Out; in and free; in and held; driven again; or, held, seen with every valve of it shut', [
+      'out',
+      'free',
+      'held',
+      'driven',
+      'seenShut',
+    ]),
+  },
+)
+
+export const camshaft: LedgerKind<'camshaft'> = {
+  inJob: (draft, { is, shaftId }, sheet) => {
+    if (is === 'out') dropStaleReadings(draft, sheet, [shaftId])
+  },
+  onEngine: takeCamshaft,
+  leansOnWheel: false,
+  samples: [
+    { kind: 'camshaft', shaftId: 'camshaft', is: 'held' },
+    { kind: 'camshaft', shaftId: 'camshaft', is: 'seenShut' },
+    { kind: 'camshaft', shaftId: 'camshaft', is: 'out' },
+  ],
+}

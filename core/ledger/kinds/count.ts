@@ -1,0 +1,43 @@
+import { entryShape } from '../../model/entryShape'
+import * as field from '../../model/fields'
+import { takeCount } from '../stand/links'
+import type { LedgerKind } from './kind'
+
+export const countRule = field.oneOf('Which of the two marked ends are counted with', [
+  'both',
+  'firstOnly',
+  'lastOnly',
+  'neither',
+])
+
+export const countShape = entryShape('count', 'Links, pins or teeth counted between two marks', {
+  loopId: field.id('The chain or belt'),
+  fromMarkId: field.id('The mark it was counted from, with the travel of the loop'),
+  toMarkId: field.id('The mark it was counted to'),
+  run: field.oneOf('Whether the run between is pulled', ['tight', 'slack']),
+  rule: countRule,
+  counted: field.whole('Links, pins or teeth counted by that rule', 0, 2000),
+  phase: field.phase,
+})
+
+export type CountRule = field.ValueOf<typeof countRule>
+
+export const count: LedgerKind<'count'> = {
+  inJob: (draft, entry, sheet) => {
+    if (sheet.loops.some(({ id }) => id === entry.loopId)) draft.counts.push(entry)
+  },
+  onEngine: takeCount,
+  leansOnWheel: false,
+  samples: [
+    {
+      kind: 'count',
+      loopId: 'chain',
+      fromMarkId: 'cam-mark',
+      toMarkId: 'crank-mark',
+      run: 'tight',
+      rule: 'lastOnly',
+      counted: 29,
+      phase: 'set',
+    },
+  ],
+}

@@ -1,0 +1,148 @@
+import { camWays, type CamWayKind } from '../../cams/ways'
+import type { Entry, EntryKind } from '../../model/entry'
+import { zeroWays } from '../../zero/ways'
+import type { CamRead } from '../camWitnesses'
+import type { Draft } from '../draft'
+import { takeRead } from '../stand/parts'
+import { adjusted, adjustedShape } from './adjusted'
+import { camSet, camSetShape } from './camSet'
+import { camshaft, camshaftShape } from './camshaft'
+import { chainLength, chainLengthShape } from './chainLength'
+import { close, closeShape } from './close'
+import { contactAgain, contactAgainShape } from './contactAgain'
+import { count, countShape } from './count'
+import { coupling, couplingShape } from './coupling'
+import { degreeWheel, degreeWheelShape } from './degreeWheel'
+import { deviation, deviationShape } from './deviation'
+import { dial, dialShape } from './dial'
+import { headHeight, headHeightShape } from './headHeight'
+import { item, itemShape } from './item'
+import { lash, lashShape } from './lash'
+import { leaning, leaningShape } from './leaning'
+import { loop, loopShape } from './loop'
+import { moved, movedShape } from './moved'
+import { note, noteShape } from './note'
+import { picture, pictureShape } from './picture'
+import { ranUntilNow, ranUntilNowShape } from './ranUntilNow'
+import { settled, settledShape } from './settled'
+import { sheet, sheetShape } from './sheet'
+import { shim, shimShape } from './shim'
+import { stands, standsShape } from './stands'
+import { step, stepShape } from './step'
+import { strike, strikeShape } from './strike'
+import { target, targetShape } from './target'
+import { tensioner, tensionerShape } from './tensioner'
+import { tick, tickShape } from './tick'
+import { topLift, topLiftShape } from './topLift'
+import { turned, turnedShape } from './turned'
+import { walk, walkShape } from './walk'
+import { wheelKnocked, wheelKnockedShape } from './wheelKnocked'
+import { witness, witnessShape } from './witness'
+import { onlyOfJob, withTheZeros, type LedgerKind, type Nothing } from './kind'
+
+export { nothing, type LedgerKind, type Nothing } from './kind'
+
+/** The shapes of every kind of line that is no way of reading. */
+export const ledgerShapes = [
+  strikeShape,
+  tickShape,
+  stepShape,
+  itemShape,
+  camshaftShape,
+  ranUntilNowShape,
+  settledShape,
+  loopShape,
+  tensionerShape,
+  degreeWheelShape,
+  dialShape,
+  wheelKnockedShape,
+  contactAgainShape,
+  leaningShape,
+  standsShape,
+  turnedShape,
+  witnessShape,
+  lashShape,
+  shimShape,
+  topLiftShape,
+  headHeightShape,
+  chainLengthShape,
+  adjustedShape,
+  targetShape,
+  walkShape,
+  countShape,
+  movedShape,
+  couplingShape,
+  camSetShape,
+  deviationShape,
+  noteShape,
+  pictureShape,
+  sheetShape,
+  closeShape,
+] as const
+
+const keepRead = ({ camReads }: Draft, read: CamRead) => void camReads.push(read)
+
+const ofZeroWays = Object.fromEntries(
+  Object.entries(zeroWays).map(([kind, { samples }]) => [
+    kind,
+    { inJob: withTheZeros, onEngine: onlyOfJob, leansOnWheel: true, samples },
+  ]),
+) as unknown as { readonly [K in keyof typeof zeroWays]: LedgerKind<K> }
+
+const ofCamWays = Object.fromEntries(
+  Object.entries(camWays).map(([kind, { leansOnWheel, samples }]) => [
+    kind,
+    { inJob: keepRead, onEngine: takeRead, leansOnWheel, samples },
+  ]),
+) as unknown as { readonly [K in CamWayKind]: LedgerKind<K> }
+
+/** Every kind of line there is. */
+export const ledgerKinds: { readonly [K in EntryKind]: LedgerKind<K> } = {
+  ...ofZeroWays,
+  ...ofCamWays,
+  strike,
+  tick,
+  step,
+  item,
+  camshaft,
+  ranUntilNow,
+  settled,
+  loop,
+  tensioner,
+  degreeWheel,
+  dial,
+  wheelKnocked,
+  contactAgain,
+  leaning,
+  stands,
+  turned,
+  witness,
+  lash,
+  shim,
+  topLift,
+  headHeight,
+  chainLength,
+  adjusted,
+  target,
+  walk,
+  count,
+  moved,
+  coupling,
+  camSet,
+  deviation,
+  note,
+  picture,
+  sheet,
+  close,
+}
+
+/** The kind of a line. */
+export const kindOf = <E extends Entry>({ kind }: E) => ledgerKinds[kind] as unknown as LedgerKind<E['kind']>
+
+export const isNothing = <T>(effect: T | Nothing): effect is Nothing => typeof effect !== 'function'
+
+/** Whether a line holds a reading of the degree wheel, or was made with the crank put by it. */
+export function leansOnWheel(entry: Entry): boolean {
+  const leans = kindOf(entry).leansOnWheel
+  return typeof leans === 'function' ? leans(entry) : leans
+}

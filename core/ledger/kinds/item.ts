@@ -1,0 +1,61 @@
+import { entryShape } from '../../model/entryShape'
+import * as field from '../../model/fields'
+import { takeItem } from '../stand/parts'
+import { byTheStand, type LedgerKind } from './kind'
+
+export const itemKind = field.oneOf('What was put in, on or left undone', [
+  'stop',
+  'dialRod',
+  'probe',
+  'lockingPin',
+  'tensionerPin',
+  'rag',
+  'tie',
+  'lock',
+  'capsLoose',
+  'fingerTight',
+  'tabsNotBent',
+  'valvesRelieved',
+  'other',
+])
+
+/** Whose valves are relieved: rockers off or slack, so that nothing opens them. */
+export const relief = field.eitherBy('what', [
+  field.group({ what: field.exactly('all') }),
+  field.group({
+    what: field.oneOf('What the id names', ['valve', 'cylinder', 'bank', 'camshaft']),
+    id: field.id('The valve, cylinder, bank or camshaft'),
+  }),
+])
+
+export const itemShape = entryShape(
+  'item',
+  'Something put in, on or left undone, that has to come out or be done: the register',
+  {
+    itemId: field.id('The thing: it goes out under the id it went in by'),
+    item: itemKind,
+    where: field.words('Where it is'),
+    change: field.oneOf('Put in, or taken out', ['in', 'out']),
+    of: relief.optional().describe('Whose valves, where the item is valves relieved; words say nothing of that'),
+  },
+)
+
+export type ItemKind = field.ValueOf<typeof itemKind>
+export type Relief = field.ValueOf<typeof relief>
+
+export const item: LedgerKind<'item'> = {
+  inJob: byTheStand,
+  onEngine: takeItem,
+  leansOnWheel: false,
+  samples: [
+    { kind: 'item', itemId: 'stop', item: 'stop', where: '', change: 'in' },
+    {
+      kind: 'item',
+      itemId: 'relief',
+      item: 'valvesRelieved',
+      where: '',
+      change: 'in',
+      of: { what: 'cylinder', id: 'cyl-1' },
+    },
+  ],
+}

@@ -1,0 +1,42 @@
+import type { BuildSheet } from '../../model/buildSheet'
+import type { Job } from '../../model/engine'
+import type { EntryDraft, EntryKind, EntryOf } from '../../model/entry'
+import type { Draft } from '../draft'
+import type { StandDraft } from '../stand/draft'
+
+/** Why a kind of line changes nothing there. */
+export interface Nothing {
+  readonly nothing: string
+}
+
+export const nothing = (why: string): Nothing => ({ nothing: why })
+
+/** A line as it is about to be written: without who, when and its place in the order. */
+export type DraftOf<K extends EntryKind> = Extract<EntryDraft, { kind: K }>
+
+/** One kind of line in the ledger: its shape stands beside it, what it changes, and one line of it at least. */
+export interface LedgerKind<K extends EntryKind> {
+  /** What it changes of what was found, set and left in its job; or why nothing. */
+  readonly inJob: ((draft: Draft, entry: EntryOf<K>, sheet: BuildSheet) => void) | Nothing
+  /** What it changes of how the engine stands, over all of its jobs; or why nothing. */
+  readonly onEngine: ((draft: StandDraft, entry: EntryOf<K>, job: Job) => void) | Nothing
+  /** Whether it holds a reading of the degree wheel, or was made with the crank put by it: then it goes with the wheel's setting. */
+  readonly leansOnWheel: boolean | ((entry: EntryOf<K>) => boolean)
+  readonly samples: readonly [DraftOf<K>, ...DraftOf<K>[]]
+}
+
+/** Keeps every line of a kind, or of those that speak of one thing the last. */
+export const keep =
+  <K extends EntryKind>(thing: (entry: EntryOf<K>) => string = ({ id }) => id) =>
+  (draft: Draft, entry: EntryOf<K>): void => {
+    const kind = entry.kind as K
+    const kept = (draft.kept[kind] ??= new Map() as Draft['kept'][K]) as Map<string, EntryOf<K>>
+    kept.set(thing(entry), entry)
+  }
+
+/** Of its job, and nothing on the engine. */
+export const onlyOfJob = nothing('It is of its job and changes nothing on the engine.')
+/** Read with all the others of its job at once, by their settings of the wheel. */
+export const withTheZeros = nothing('The zeros of a job are read from all of its lines at once.')
+/** Folded over all jobs of the engine. */
+export const byTheStand = nothing('How the engine stands is folded over all of its jobs.')

@@ -1,0 +1,17 @@
+import { entryShape } from '../../model/entryShape'
+import * as field from '../../model/fields'
+import { keep, onlyOfJob, type LedgerKind } from './kind'
+
+export const walkShape = entryShape('walk', 'A stop of the cycle walk: what was to be seen, and whether it was', {
+  crankDeg: field.onCycle('Where the crank stands'),
+  cylinderId: field.id('The cylinder looked at'),
+  what: field.oneOf('What was looked at', ['piston', 'inlet', 'exhaust', 'mark']),
+  saw: field.oneOf('Whether it was as it should be', ['asExpected', 'otherwise']),
+})
+
+export const walk: LedgerKind<'walk'> = {
+  inJob: keep(),
+  onEngine: onlyOfJob,
+  leansOnWheel: false,
+  samples: [{ kind: 'walk', crankDeg: 180, cylinderId: 'cyl-1', what: 'inlet', saw: 'otherwise' }],
+}

@@ -1,0 +1,61 @@
+import type { BuildSheet } from '../model/buildSheet'
+import { stepKinds, type CrankPlace, type StepKind, type StepKindRecord } from './steps'
+
+/** A step is data: what kind of work, on what. Screens and status are looked up by kind. */
+export interface Step {
+  readonly id: string
+  readonly kind: StepKind
+  readonly targetIds: readonly string[]
+}
+
+/** Steps that follow each other with the crank at one place, or wherever it may be. */
+export interface StepGroup {
+  readonly crankAt: CrankPlace | undefined
+  readonly steps: readonly Step[]
+}
+
+/** The steps of a job in groups, from the build sheet: one per loop, camshaft and tensioner where the work is per part, in an order in which each has
+ *  what it needs. */
+export function makeRunSheet(sheet: BuildSheet): StepGroup[] {
+  const kinds = inOrder(Object.keys(stepKinds) as StepKind[], (kind) => stepKinds[kind])
+  const groups: { crankAt: CrankPlace | undefined; steps: Step[] }[] = []
+  for (const kind of kinds) {
+    const { targets, crankAt }: StepKindRecord = stepKinds[kind]
+    for (const [n, targetIds] of targets(sheet).entries()) {
+      const step = { id: idOf(kind, targetIds, n), kind, targetIds }
+      const at = crankAt?.(sheet, targetIds)
+      const last = groups.at(-1)
+      if (last && last.crankAt?.deg === at?.deg && last.crankAt?.at === at?.at) last.steps.push(step)
+      else groups.push({ crankAt: at, steps: [step] })
+    }
+  }
+  return groups
+}
+
+export const stepsOf = (groups: readonly StepGroup[]): Step[] => groups.flatMap(({ steps }) => steps)
+
+/** An id is at most so long: a step on many parts, or on one with a long id, is called by its number. */
+const MOST_ID = 64
+const LISTS_ITS_VALVES: readonly StepKind[] = ['lashFound', 'lashLeft']
+
+function idOf(kind: StepKind, targetIds: readonly string[], n: number): string {
+  const id = LISTS_ITS_VALVES.includes(kind) ? kind : [kind, ...targetIds].join('-')
+  return id.length <= MOST_ID ? id : `${kind}-${n + 1}`
+}
+
+/** Things in an order in which each comes after all that give what it needs; of those that may come next, the one that stands first. What nobody gives
+ *  is not waited for. */
+export function inOrder<T>(things: readonly T[], recordOf: (thing: T) => Pick<StepKindRecord, 'needs' | 'gives'>): T[] {
+  const waiting = [...things]
+  const done: T[] = []
+  while (waiting.length > 0) {
+    const next = waiting.findIndex((thing) =>
+      recordOf(thing).needs.every((need) =>
+        waiting.every((other) => other === thing || !recordOf(other).gives.includes(need)),
+      ),
+    )
+    // Two that need each other: then they stay as they stand.
+    done.push(...waiting.splice(Math.max(0, next), 1))
+  }
+  return done
+}

@@ -1,0 +1,23 @@
+import { allOf, proofOfLoop, verdictOfCount } from '../../ledger'
+import type { StepKindRecord } from './step'
+import { atPose, each } from './targets'
+
+export const chainOnCount: StepKindRecord = {
+  targets: ({ loops }) => each(loops),
+  needs: ['loopOff', 'camSet'],
+  gives: ['loopOn'],
+  crankAt: atPose,
+  phase: 'set',
+  loops: ({ loops }, [loopId]) => loops.filter(({ id }) => id === loopId),
+  evidence: ({ sheet, state, targetIds: [loopId = ''] }) => {
+    const loop = sheet.loops.find(({ id }) => id === loopId)
+    const lies = state.loops[loopId]
+    if (!lies?.on || !loop) return 'none'
+    const counts = state.counts.filter((one) => one.loopId === loopId && one.phase === 'set')
+    if (counts.length === 0) return lies.proof === 'asArrived' ? 'none' : 'part'
+    const proof = proofOfLoop(sheet, loop, state.counts, state.seats)
+    if (proof === 'countedOut') return allOf(state, 'deviation').length > 0 ? 'read' : 'part'
+    // Without an expected count there is nothing to judge it by; it is written down all the same.
+    return proof === 'counted' || !counts.some((count) => verdictOfCount(sheet, count, state.seats)) ? 'read' : 'part'
+  },
+}

@@ -1,0 +1,51 @@
+import type { JobState } from '../../ledger'
+import type { BuildSheet, Loop } from '../../model/buildSheet'
+import type { Job } from '../../model/engine'
+import type { Phase } from '../../model/entry'
+
+/** What the ledger holds for a step: nothing, not enough to go on, read once, proved. */
+export type Evidence = 'none' | 'part' | 'read' | 'proved'
+export type Hindrance = 'chainAlreadyOff'
+
+/** What one step leaves for another. */
+export type Given =
+  | 'madeSafe'
+  | 'lashFound'
+  | 'zero'
+  | 'half'
+  | 'timingFound'
+  | 'loopOff'
+  | 'camSet'
+  | 'loopOn'
+  | 'tight'
+  | 'timingLeft'
+  | 'lashLeft'
+
+/** Where the crank has to stand for a step. Crank degrees on the cycle. */
+export interface CrankPlace {
+  readonly at: 'tdc' | 'pose' | 'mark'
+  readonly deg: number
+}
+
+export interface Looked {
+  readonly sheet: BuildSheet
+  readonly state: JobState
+  readonly targetIds: readonly string[]
+}
+
+/** A kind of step: when it belongs, what it is done on, what it needs and gives, how it stands. */
+export interface StepKindRecord {
+  /** What it is done on: one step for each. None = it does not belong on this engine. */
+  readonly targets: (sheet: BuildSheet) => readonly (readonly string[])[]
+  /** It comes after every step that gives one of these. */
+  readonly needs: readonly Given[]
+  readonly gives: readonly Given[]
+  readonly crankAt?: (sheet: BuildSheet, targetIds: readonly string[]) => CrankPlace
+  /** The phase of what is read in it. */
+  readonly phase?: Phase
+  /** The chains and belts that are counted in it. */
+  readonly loops?: (sheet: BuildSheet, targetIds: readonly string[]) => readonly Loop[]
+  readonly evidence: (looked: Looked) => Evidence
+  /** Why it cannot be done in a job. */
+  readonly hindrance?: (job: Job) => Hindrance | undefined
+}

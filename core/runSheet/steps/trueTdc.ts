@@ -1,0 +1,13 @@
+import type { StepKindRecord } from './step'
+
+export const trueTdc: StepKindRecord = {
+  targets: ({ zeroCylinderId }) => [[zeroCylinderId]],
+  needs: ['madeSafe'],
+  gives: ['zero'],
+  evidence: ({ state }) => {
+    const inCylinder = state.register.some(({ item }) => item === 'stop' || item === 'dialRod' || item === 'probe')
+    if (!state.zero) return inCylinder || state.degreeWheel ? 'part' : 'none'
+    if (inCylinder || state.zeros.life === 'inDoubt' || state.zeros.life === 'slipped') return 'part'
+    return state.zero.proved ? 'proved' : 'read'
+  },
+}
