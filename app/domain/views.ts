@@ -3,7 +3,15 @@ import { judgeGuard, type Guard, type GuardReason } from '@link-count/core/guard
 import { compareJobs, foldJob, jobLabels, nextStamp, overlappingWork, type JobState } from '@link-count/core/ledger'
 import { readMarks, type MarkReading } from '@link-count/core/marks'
 import type { BuildSheet, Engine, Entry, EntryDraft, Job, Records } from '@link-count/core/model'
-import { makeRunSheet, statusOf, stepInHand, stepsOf, type Step, type StepGroup, type StepStatus } from '@link-count/core/runSheet'
+import {
+  makeRunSheet,
+  statusOf,
+  stepInHand,
+  stepsOf,
+  type Step,
+  type StepGroup,
+  type StepStatus,
+} from '@link-count/core/runSheet'
 import { engineSelectors } from './engines'
 import { entrySelectors } from './entries'
 import { jobSelectors } from './jobs'

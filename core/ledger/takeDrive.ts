@@ -15,11 +15,7 @@ export function dropStaleReadings(draft: Draft, sheet: BuildSheet, shaftIds: rea
 
 /** A loop that was moved makes every reading of the cams since the strip stale, and the counts that end on the wheel it was moved
  *  over; one that came off or went on makes all of its counts stale. What was read as found stays true. */
-export function forgetLaterReadings(
-  draft: Draft,
-  sheet: BuildSheet,
-  moved: EntryOf<'loop'> | EntryOf<'moved'>,
-): void {
+export function forgetLaterReadings(draft: Draft, sheet: BuildSheet, moved: EntryOf<'loop'> | EntryOf<'moved'>): void {
   const onWheel = (markId: string) =>
     moved.kind === 'loop' || sheet.marks.some(({ id, memberId }) => id === markId && memberId === moved.memberId)
   const stale = ({ loopId, phase, fromMarkId, toMarkId }: EntryOf<'count'>) =>

@@ -1,5 +1,5 @@
 import { Button, Textarea } from '@mantine/core'
-import { useRef, useState } from 'react'
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { orderEntries } from '@link-count/core/ledger'
 import type { Entry } from '@link-count/core/model'
 import { selectOverlaps } from '../../domain/views'
@@ -7,23 +7,20 @@ import { addPicture } from '../../domain/writes'
 import { useAppDispatch, useAppSelector } from '../../store'
 import { takenOf, useDraft } from '../../ui/fields'
 import { useAttempt } from '../../ui/useAttempt'
-import { formatDateTime } from '../../ui/wording'
-import { entryWords } from './entryWords'
+import { formatDateTime, tellLines } from '../../ui/wording'
 import { useBench } from './JobContext'
 import { LedgerPicture } from './LedgerPicture'
 import { Dialog } from '../../ui/Dialog'
 
 /** The whole ledger, struck lines included; a line is struck or a strike taken back, never edited. */
 export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
-  const { view, say, strike } = useBench()
-  const { state, entries, inHand, job } = view
+  const { view, say } = useBench()
+  const { inHand, job } = view
   const dispatch = useAppDispatch()
   const attempt = useAttempt()
-  const overlaps = useAppSelector((root) => selectOverlaps(root, job.id))
   const note = useDraft(`${job.id}:note`)
   const file = useRef<HTMLInputElement>(null)
   const [refused, setRefused] = useState('')
-  const ordered = orderEntries(entries).toReversed()
   const take = async (picked: File | undefined) => {
     if (!picked) return
     const { takePicture } = await import('../../ui/takePicture')
@@ -71,39 +68,65 @@ export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
             {refused}
           </p>
         )}
-        <ol className="ledger">
-          {ordered.map((entry) => (
-            <LedgerLine
-              key={entry.id}
-              entry={entry}
-              struck={state.struck.has(entry.id)}
-              entries={entries}
-              beside={overlaps.has(entry.id)}
-              onStrike={() => strike(entry, 'struck by hand')}
-            />
-          ))}
-        </ol>
-        {ordered.length === 0 && <p className="soft">Nothing is written yet.</p>}
+        <LedgerLines />
       </div>
     </Dialog>
   )
 }
 
-function LedgerLine({
+/** So many lines are shown at first, and so many more each time. */
+const AT_A_TIME = 100
+
+/** The newest lines, the latest first; older ones when they are asked for. */
+const LedgerLines = memo(function LedgerLines() {
+  const { view, strike } = useBench()
+  const { state, entries, sheet, job } = view
+  const overlaps = useAppSelector((root) => selectOverlaps(root, job.id))
+  const [shown, setShown] = useState(AT_A_TIME)
+  const ordered = useMemo(() => orderEntries(entries).reverse(), [entries])
+  const tell = useMemo(() => tellLines(sheet, entries), [sheet, entries])
+  const struckBy = useRef(strike)
+  useEffect(() => void (struckBy.current = strike))
+  const onStrike = useCallback((entry: Entry) => struckBy.current(entry, 'struck by hand'), [])
+  if (ordered.length === 0) return <p className="soft">Nothing is written yet.</p>
+  const older = ordered.length - shown
+  return (
+    <>
+      <ol className="ledger">
+        {ordered.slice(0, shown).map((entry) => (
+          <LedgerLine
+            key={entry.id}
+            entry={entry}
+            struck={state.struck.has(entry.id)}
+            beside={overlaps.has(entry.id)}
+            tell={tell}
+            onStrike={onStrike}
+          />
+        ))}
+      </ol>
+      {older > 0 && (
+        <Button variant="quiet" onClick={() => setShown(shown + AT_A_TIME)}>
+          {older <= AT_A_TIME ? `The ${older} before` : `${AT_A_TIME} more of the ${older} before`}
+        </Button>
+      )}
+    </>
+  )
+})
+
+const LedgerLine = memo(function LedgerLine({
   entry,
   struck,
-  entries,
   beside,
+  tell,
   onStrike,
 }: {
-  entry: Entry
-  struck: boolean
-  entries: readonly Entry[]
+  readonly entry: Entry
+  readonly struck: boolean
   /** Written without knowing of work on another device. */
-  beside: boolean
-  onStrike: () => void
+  readonly beside: boolean
+  readonly tell: (entry: Entry) => string
+  readonly onStrike: (entry: Entry) => void
 }) {
-  const { view } = useBench()
   const typed = entry.typed
     .map(({ text }) => text)
     .filter(Boolean)
@@ -112,14 +135,14 @@ function LedgerLine({
     <li className={struck ? 'struck' : undefined}>
       <span className="soft reading">{formatDateTime(entry.at)}</span>
       <span>
-        {struck ? <del>{entryWords(entry, view.sheet, entries)}</del> : entryWords(entry, view.sheet, entries)}
+        {struck ? <del>{tell(entry)}</del> : tell(entry)}
         {typed && <span className="soft"> (typed: {typed})</span>}
         {beside && <span className="brass"> Written beside work on another device, neither knowing of the other.</span>}
         {entry.kind === 'picture' && <LedgerPicture pictureId={entry.pictureId} caption={entry.caption} />}
       </span>
-      <button type="button" className="link" onClick={onStrike} disabled={struck}>
+      <button type="button" className="link" onClick={() => onStrike(entry)} disabled={struck}>
         {struck ? 'Struck' : entry.kind === 'strike' ? 'Take back' : 'Strike'}
       </button>
     </li>
   )
-}
+})

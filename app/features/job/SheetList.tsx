@@ -2,7 +2,7 @@ import type { Step, StepStatus } from '@link-count/core/runSheet'
 import { Pin, pinState, pinWords } from '../../ui/ChainProgress'
 import { stepTitle } from '../../ui/wording'
 import { useBench } from './JobContext'
-import { stepResult } from './stepResult'
+import { stepResult } from './steps'
 
 /** The steps as a length of chain, each folded to its result. */
 export function SheetList({

@@ -9,8 +9,7 @@ import { Dialog } from '../../ui/Dialog'
 import { GuardShape } from '../../ui/GuardShape'
 import { showNotice } from '../../ui/notice'
 import { useAttempt } from '../../ui/useAttempt'
-import { guardSentence, verdictTitle } from '../../ui/wording'
-import { entryWords } from './entryWords'
+import { guardSentence, tellLines, verdictTitle } from '../../ui/wording'
 import type { Bench } from './JobContext'
 
 interface Asked {
@@ -27,7 +26,7 @@ export function useStrike(view: JobView): {
   const dispatch = useAppDispatch()
   const attempt = useAttempt()
   const [asked, setAsked] = useState<Asked>()
-  const words = (entry: Entry) => entryWords(entry, view.sheet, view.entries)
+  const words = (entry: Entry) => tellLines(view.sheet, view.entries)(entry)
   const write = async (entry: Entry, reason: string) => {
     const draft: EntryDraft = { kind: 'strike', targetId: entry.id, reason }
     const said = await attempt('The strike', () => dispatch(say(view.job.id, [draft])))

@@ -1,9 +1,9 @@
 import { Button, Checkbox, TextInput } from '@mantine/core'
 import { couldHaveRun } from '@link-count/core/ledger'
 import { cautionsFor, type Step } from '@link-count/core/runSheet'
-import { cautionWords } from '../../../ui/wording'
-import { useDraft } from '../../../ui/fields'
-import { useBench } from '../JobContext'
+import { cautionWords } from '../../../../ui/wording'
+import { useDraft } from '../../../../ui/fields'
+import { useBench } from '../../JobContext'
 
 export function MakeSafe({ step }: { readonly step: Step }) {
   const { view, say } = useBench()

@@ -4,11 +4,11 @@ import type { Step } from '@link-count/core/runSheet'
 import { readingsOfJob } from '@link-count/core/diagnose'
 import { companionsOf } from '@link-count/core/cylinders'
 import { nextLook } from '@link-count/core/zero'
-import { useBench } from '../JobContext'
-import { TurnTo } from '../TurnTo'
-import { wheelAt } from '../turnPlan'
-import { wheelAsSeen } from '../../../ui/job'
-import { CycleWalk } from './CycleWalk'
+import { useBench } from '../../JobContext'
+import { TurnTo } from '../../TurnTo'
+import { wheelAt } from '../../turnPlan'
+import { wheelAsSeen } from '../../../../ui/job'
+import { CycleWalk } from '../twoTurns/CycleWalk'
 
 interface Look {
   readonly evidence: Evidence

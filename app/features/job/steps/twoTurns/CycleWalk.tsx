@@ -3,10 +3,10 @@ import { allOf } from '@link-count/core/ledger'
 import { judgeWalk, walkLooks, walkStops, type WalkLook, type WalkVerdict } from '@link-count/core/runSheet'
 import type { BuildSheet } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { useDraft } from '../../../ui/fields'
-import { hourWords } from '../../../ui/wording'
-import { useBench } from '../JobContext'
-import { Fold } from '../../../ui/Fold'
+import { useDraft } from '../../../../ui/fields'
+import { hourWords } from '../../../../ui/wording'
+import { useBench } from '../../JobContext'
+import { Fold } from '../../../../ui/Fold'
 
 /** A walk round the cycle, a stop every half turn: what each piston, valve and mark should look like, and what differing means. */
 export function CycleWalk({ step }: { readonly step: Step }) {

@@ -1,7 +1,7 @@
 import type { Step } from '@link-count/core/runSheet'
-import { useBench } from '../JobContext'
+import { useBench } from '../../JobContext'
 import { AttemptsLog } from './AttemptsLog'
-import { CountPanel } from './CountPanel'
+import { CountPanel } from '../CountPanel'
 import { HangingOrder } from './HangingOrder'
 
 /** The loop goes on with its slack on the tensioner's run; then the count, and the move until it is right. */

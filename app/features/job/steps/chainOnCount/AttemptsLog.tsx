@@ -1,8 +1,8 @@
 import { attemptsAt, readLoop, type Attempt } from '@link-count/core/ledger'
 import type { Loop } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
-import { moveWords } from '../moveWords'
-import { useBench } from '../JobContext'
+import { moveWords } from '../../moveWords'
+import { useBench } from '../../JobContext'
 
 /** Every try at hanging a loop since it went on: moved how, read what, and the move that came of it. */
 export function AttemptsLog({ loop }: { readonly loop: Loop }) {

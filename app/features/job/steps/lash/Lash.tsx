@@ -12,9 +12,9 @@ import {
   useDraft,
   useLengthField,
   type LengthField,
-} from '../../../ui/fields'
-import { gapVerdictWords } from '../../../ui/wording'
-import { useBench } from '../JobContext'
+} from '../../../../ui/fields'
+import { gapVerdictWords } from '../../../../ui/wording'
+import { useBench } from '../../JobContext'
 import { Shims } from './Shims'
 
 type LashPhase = Extract<Phase, 'found' | 'left'>

@@ -6,8 +6,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { fixed } from '@link-count/core/units'
 import { useDraft, useWheelField, WheelInput } from '../../../../ui/fields'
 import { wheelAsSeen } from '../../../../ui/job'
-import { formatDateTime } from '../../../../ui/wording'
-import { entryWords } from '../../entryWords'
+import { formatDateTime, tellLines } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 
 /** A zero holds until the wheel or its pointer is disturbed; then it is confirmed or broken by a reading, and what leaned on it is dealt
@@ -122,6 +121,7 @@ function Slipped({ step, slip }: { step: Step; slip: Slip }) {
   const { state, sheet, entries, job } = view
   const before = useDraft(`${job.id}:${step.id}:slip-from`, slip.knockId)
   const leaning = state.live.filter(({ id }) => slip.leaning.includes(id))
+  const tell = tellLines(sheet, entries)
   const settle = (how: 'shift' | 'retake') => {
     void say({ kind: 'leaning', knockId: slip.knockId, fromEntryId: before.text, how, stepId: step.id }, [before])
   }
@@ -143,7 +143,7 @@ function Slipped({ step, slip }: { step: Step; slip: Slip }) {
           { value: slip.knockId, label: 'none of these: all were read before it' },
           ...leaning.map((entry) => ({
             value: entry.id,
-            label: `${formatDateTime(entry.at)} ${entryWords(entry, sheet, entries)}`,
+            label: `${formatDateTime(entry.at)} ${tell(entry)}`,
           })),
         ]}
       />

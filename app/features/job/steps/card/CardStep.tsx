@@ -3,10 +3,10 @@ import { Link } from 'react-router'
 import { readLoop } from '@link-count/core/ledger'
 import type { BookCount } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { useDraft } from '../../../ui/fields'
-import { itemSentence } from '../../../ui/wording'
-import { useBench } from '../JobContext'
-import { unprovedOf } from '../../../ui/job'
+import { useDraft } from '../../../../ui/fields'
+import { itemSentence } from '../../../../ui/wording'
+import { useBench } from '../../JobContext'
+import { unprovedOf } from '../../../../ui/job'
 
 /** What is still in or unproved, the keeping of what was found out, and the signature. */
 export function CardStep({ step }: { readonly step: Step }) {

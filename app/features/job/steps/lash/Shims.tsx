@@ -4,9 +4,9 @@ import { judgeGap, planShims, type ShimMove, type ShimmedValve } from '@link-cou
 import { entryLimits, type Cam, type Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatMm, parseNumber } from '@link-count/core/units'
-import { LengthInput, useDraft, useLengthField } from '../../../ui/fields'
-import { askTurn } from '../askTurn'
-import { useBench } from '../JobContext'
+import { LengthInput, useDraft, useLengthField } from '../../../../ui/fields'
+import { askTurn } from '../../askTurn'
+import { useBench } from '../../JobContext'
 import { gapOf } from './Lash'
 
 /** Shims as they are, and the cheapest set of swaps that brings every gap within its limits. */

@@ -4,10 +4,10 @@ import { readLoop } from '@link-count/core/ledger'
 import type { BuildSheet, Loop } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { fixed, ratioValue } from '@link-count/core/units'
-import { useDraft } from '../../../ui/fields'
-import { handWords } from '../../../ui/wording'
-import { useBench } from '../JobContext'
-import { Fold } from '../../../ui/Fold'
+import { useDraft } from '../../../../ui/fields'
+import { handWords } from '../../../../ui/wording'
+import { useBench } from '../../JobContext'
+import { Fold } from '../../../../ui/Fold'
 
 /** Hanging a loop wheel by wheel: what is held, what comes next, which run is kept straight, and where the slack has to end. */
 export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly step: Step }) {

@@ -14,8 +14,8 @@ import {
   turned,
 } from '@link-count/core/testing/bench'
 import { everyKind } from '@link-count/core/testing/everyKind'
-import { buildDemo } from '../../demo/buildDemo'
-import { entryWords } from './entryWords'
+import { buildDemo } from '../../../demo/buildDemo'
+import { tellLines } from '.'
 
 const base = benchSheet()
 const sheet: BuildSheet = {
@@ -27,7 +27,7 @@ const inlet = sheet.cams[0]?.id ?? ''
 const words = (draft: EntryDraft, ...before: EntryDraft[]) => {
   const all = entriesOf([...before, draft])
   const last = all.at(-1)
-  return last ? entryWords(last, sheet, all) : ''
+  return last ? tellLines(sheet, all)(last) : ''
 }
 
 describe('a line of the ledger in words', () => {
@@ -92,10 +92,18 @@ describe('a line of the ledger in words', () => {
     // Numbered the other way, 30 on in the running direction is read as 330.
     expect(words(camMark(30, 'found'), backwards)).toContain('wheel 330.00°')
   })
+  test('two strikes of each other come to an end', () => {
+    const [one, other] = entriesOf([
+      { kind: 'strike', targetId: 'e2', reason: '' },
+      { kind: 'strike', targetId: 'e1', reason: '' },
+    ])
+    const [a, b] = [one, other].map((entry, i) => entry && { ...entry, id: `e${i + 1}` })
+    expect(a && b && tellLines(sheet, [a, b])(a)).toBe('Struck: Struck: Struck: e2')
+  })
   test('a strike says what it struck', () => {
     const [count] = entriesOf([counted(28)])
     const [struck] = entriesOf([{ kind: 'strike', targetId: count?.id ?? '', reason: '' }], 'd-1', 2)
-    expect(struck && count && entryWords(struck, sheet, [count, struck])).toBe(
+    expect(struck && count && tellLines(sheet, [count, struck])(struck)).toBe(
       'Struck: Counted as set, chain, from the cam mark to the crank mark, tight run: 28',
     )
   })
@@ -115,11 +123,10 @@ test('every line of the demo has words, with nothing in them that is not for peo
     const job = jobs.find(({ id }) => id === entry.jobId)
     const own = sheets.find(({ id }) => id === entry.sheetId) ?? sheets.find(({ id }) => id === job?.sheetId)
     if (!own) throw new Error(entry.id)
-    const said = entryWords(
-      entry,
+    const said = tellLines(
       own,
       entries.filter(({ jobId }) => jobId === entry.jobId),
-    )
+    )(entry)
     kinds.add(entry.kind)
     expect(said, entry.kind).not.toMatch(/undefined|NaN|\[object|null/)
     expect(said.length).toBeGreaterThan(2)

@@ -1,8 +1,8 @@
 import type { Step } from '@link-count/core/runSheet'
-import { useBench } from '../JobContext'
-import { TheOneMove } from './cam/TheOneMove'
-import { WhatIsWrong } from './cam/WhatIsWrong'
-import { TimingReadings } from './TimingReadings'
+import { useBench } from '../../JobContext'
+import { TheOneMove } from '../cam/TheOneMove'
+import { WhatIsWrong } from '../cam/WhatIsWrong'
+import { TimingReadings } from '../TimingReadings'
 
 /** Everything read of a camshaft before anything is touched. */
 export function AsFound({ step }: { readonly step: Step }) {

@@ -2,9 +2,9 @@ import { Button } from '@mantine/core'
 import { isReleased } from '@link-count/core/ledger'
 import type { BuildSheet, Loop } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { useBench } from '../JobContext'
-import { TurnTo } from '../TurnTo'
-import { timingPosition } from '../timingPosition'
+import { useBench } from '../../JobContext'
+import { TurnTo } from '../../TurnTo'
+import { timingPosition } from '../../timingPosition'
 
 /** The tensioner of a loop. */
 const tensionerOf = (sheet: BuildSheet, loop: Loop | undefined) =>

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core'
 import type { Step } from '@link-count/core/runSheet'
-import { useBench } from '../JobContext'
+import { useBench } from '../../JobContext'
 
 /** Fitted held back, released, and felt to push. */
 export function TensionerStep({ step }: { readonly step: Step }) {

@@ -1,0 +1,38 @@
+import type { ReactNode } from 'react'
+import type { Step, StepKind, StepStatus } from '@link-count/core/runSheet'
+import type { JobView } from '../../../domain/views'
+import { asFound } from './asFound'
+import { card } from './card'
+import { chainOnCount } from './chainOnCount'
+import { lashFound, lashLeft } from './lash'
+import { makeSafe } from './makeSafe'
+import { poseChainOff } from './poseChainOff'
+import { setCam } from './setCam'
+import type { StepView } from './stepView'
+import { tensioner } from './tensioner'
+import { trueTdc } from './trueTdc'
+import { twoTurns } from './twoTurns'
+import { whichTdc } from './whichTdc'
+
+/** Every kind of step as it is worked at the bench. */
+export const stepViews: Record<StepKind, StepView> = {
+  makeSafe,
+  lashFound,
+  trueTdc,
+  whichTdc,
+  asFound,
+  poseChainOff,
+  setCam,
+  chainOnCount,
+  tensioner,
+  twoTurns,
+  lashLeft,
+  card,
+}
+
+/** A step's result on one line. */
+export function stepResult(step: Step, status: StepStatus, view: JobView): ReactNode {
+  if (status.outcome === 'cannot') return 'cannot be done'
+  if (status.outcome === 'skipped') return 'passed over'
+  return stepViews[step.kind].result(step, view)
+}

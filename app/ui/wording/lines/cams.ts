@@ -1,0 +1,28 @@
+import type { CamWayKind } from '@link-count/core/cams'
+import { fixed, formatMm } from '@link-count/core/units'
+import { hourWords } from '../cams'
+import type { Lines } from '.'
+import { phaseWords } from './phase'
+
+export const camLines = {
+  camMark: (entry, { wheel }) =>
+    `Cam mark ${phaseWords[entry.phase]}, wheel ${wheel(entry, entry.wheelDeg, 2)}${entry.approach === 'against' ? ', came to it backwards' : ''}`,
+  valveEvents: (entry, { wheel, nameOf }) =>
+    `${nameOf('cams', entry.camId)} ${phaseWords[entry.phase]}: opens at wheel ${wheel(entry, entry.opensWheelDeg, 1)}, closes at ${wheel(entry, entry.closesWheelDeg, 1)}`,
+  lobeCentre: ({ camId, phase, pairs }, { nameOf }) =>
+    `${nameOf('cams', camId)} ${phaseWords[phase]}: lobe centre from ${pairs.length} ${pairs.length === 1 ? 'height' : 'heights'}`,
+  tdcLift: ({ camId, phase, liftMm }, { nameOf }) =>
+    `${nameOf('cams', camId)} ${phaseWords[phase]}: ${formatMm(liftMm)} at overlap TDC`,
+  rocking: (entry, { wheel, nameOf }) => {
+    const { phase, cylinderId, read } = entry
+    const said =
+      read.by === 'lifts'
+        ? `inlet ${formatMm(read.inletMm)}, exhaust ${formatMm(read.exhaustMm)}`
+        : `alike at wheel ${wheel(entry, read.wheelDeg, 1)}`
+    return `Rocking ${phaseWords[phase]}, cylinder ${nameOf('cylinders', cylinderId)}: ${said}`
+  },
+  camGauge: ({ shaftId, phase, what, offMm, radiusMm }, { nameOf }) =>
+    `${nameOf('shafts', shaftId)} ${phaseWords[phase]}: ${what} ${formatMm(Math.abs(offMm))} ${offMm < 0 ? 'early' : 'late'} at ${formatMm(radiusMm)}`,
+  lobeClock: ({ camId, phase, hour, crankDeg }, { nameOf }) =>
+    `${nameOf('cams', camId)} ${phaseWords[phase]}: points to ${hourWords(hour)} at ${fixed(crankDeg, 0)}°, from the timing side`,
+} satisfies Pick<Lines, CamWayKind>

@@ -1,0 +1,18 @@
+import type { BuildSheet, Entry, EntryKind } from '@link-count/core/model'
+import { camLines } from './cams'
+import { jobLines } from './job'
+import { toldBy, type Line, type Told } from './told'
+import { workLines } from './work'
+import { zeroLines } from './zero'
+
+export type Lines = { readonly [K in EntryKind]: Line<K> }
+
+const lines: Lines = { ...jobLines, ...zeroLines, ...camLines, ...workLines }
+
+const lineOf = (entry: Entry, told: Told) => (lines[entry.kind] as Line<EntryKind>)(entry, told)
+
+/** Lines of a ledger in words. Asked for many, everything is looked up once. */
+export function tellLines(sheet: BuildSheet, entries: readonly Entry[]): (entry: Entry) => string {
+  const told = toldBy(sheet, entries, lineOf)
+  return (entry) => lineOf(entry, told)
+}

@@ -1,0 +1,36 @@
+import { cautionsFor } from '@link-count/core/runSheet'
+import { fixed, formatLateness, formatMm } from '@link-count/core/units'
+import { cautionWords } from '../steps'
+import type { Lines } from '.'
+import { phaseWords } from './phase'
+
+export const jobLines = {
+  strike: ({ targetId }, told) => `Struck: ${told.other(targetId) ?? targetId}`,
+  tick: ({ cautionId, ticked }, { sheet }) => {
+    const caution = cautionsFor(sheet).find(({ id }) => id === cautionId)
+    return `${ticked ? 'Ticked' : 'Unticked'}: ${caution ? cautionWords[caution.id] : cautionId}`
+  },
+  step: ({ target, outcome, reason }, told) => {
+    const words = { done: 'done', skipped: 'passed over', reopened: 'opened again' }[outcome]
+    return `${told.stepTitle(target)}: ${words}${reason ? `, ${reason}` : ''}`
+  },
+  lash: ({ phase, camId, gapMm, noGoMm }, { nameOf }) =>
+    `Lash ${phaseWords[phase]}, ${nameOf('cams', camId)}: ${formatMm(gapMm)}${noGoMm === undefined ? '' : ` goes, ${formatMm(noGoMm)} does not`}`,
+  shim: ({ phase, camId, sizeMm }, { nameOf }) =>
+    `Shim ${phaseWords[phase]}, ${nameOf('cams', camId)}: ${formatMm(sizeMm)}`,
+  topLift: ({ phase, camId, liftMm }, { nameOf }) =>
+    `Top lift ${phaseWords[phase]}, ${nameOf('cams', camId)}: ${formatMm(liftMm, 2)}`,
+  headHeight: ({ bankId, lowerMm }, { lowerName }) =>
+    `Head or block${bankId ? ` of ${lowerName('banks', bankId)}` : ''} lower than its book height by ${formatMm(lowerMm, 2)}`,
+  chainLength: ({ loopId, measuredMm, overPitches }, { nameOf }) =>
+    `${nameOf('loops', loopId)} measured: ${formatMm(measuredMm)} over ${overPitches} pitches`,
+  target: ({ shaftId, latenessDeg, reason }, { nameOf }) =>
+    `${nameOf('shafts', shaftId)} to be set ${formatLateness(latenessDeg)}: ${reason}`,
+  walk: ({ crankDeg, what, cylinderId, saw }, { nameOf }) =>
+    `At ${fixed(crankDeg, 0)}°, ${what} of cylinder ${nameOf('cylinders', cylinderId)}: ${saw === 'asExpected' ? 'as it should be' : 'otherwise'}`,
+  deviation: ({ latenessDeg, reason }) => `Left ${formatLateness(latenessDeg)} on purpose: ${reason}`,
+  note: ({ text }) => text,
+  picture: ({ caption }) => `Picture${caption ? `: ${caption}` : ''}`,
+  sheet: () => 'Went on with a newer build sheet',
+  close: ({ role, reason }) => `Closed, signed: ${role}${reason ? `, ${reason}` : ''}`,
+} satisfies Partial<Lines>

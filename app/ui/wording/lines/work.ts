@@ -1,0 +1,74 @@
+import type { EntryOf, Settled } from '@link-count/core/model'
+import { formatLateness } from '@link-count/core/units'
+import { placesWords } from '../coupling'
+import { itemSentence, itemWords } from '../register'
+import type { Lines } from '.'
+import { phaseWords } from './phase'
+import type { Told } from './told'
+
+const tensionerWords: Record<EntryOf<'tensioner'>['state'], string> = {
+  heldBack: 'held back',
+  fitted: 'fitted, held back',
+  released: 'released',
+  proven: 'felt to push',
+}
+
+const camshaftWords: Record<EntryOf<'camshaft'>['is'], string> = {
+  out: 'out of the engine',
+  free: 'in and free',
+  held: 'in and held',
+  driven: 'driven',
+  seenShut: 'every valve of it seen shut, and held',
+}
+
+/** What somebody saw of a part that nobody knew of. */
+function settledSentence(part: Settled, { partName, itemOf }: Told): string {
+  switch (part.about) {
+    case 'crank':
+      return 'the crank stands where it was said to, the turns written are wrong'
+    case 'job':
+      return 'the whole engine looked over after a job that was lost: nothing of it is left in'
+    case 'item': {
+      const item = itemOf(part.id)
+      return `${item ? itemWords[item].name : part.id} ${part.is}`
+    }
+    case 'camshaft':
+      return `${partName(part.id)} ${part.is === 'gone' ? 'is no more' : camshaftWords[part.is]}`
+    case 'loop':
+    case 'coupling':
+    case 'tensioner': {
+      if (part.is === 'became') return `${partName(part.id)} is now the ${partName(part.became ?? '').toLowerCase()}`
+      const words = { asItRan: 'on, as it ran', gone: 'is off the engine for good', heldBack: 'held back' }
+      return `${partName(part.id)} ${part.is in words ? words[part.is as keyof typeof words] : part.is}`
+    }
+  }
+}
+
+export const workLines = {
+  item: (entry, { sheet }) =>
+    entry.change === 'in'
+      ? itemSentence(entry, sheet)
+      : `${itemWords[entry.item].takeOut}${entry.where ? `: ${entry.where}` : ''}`,
+  camshaft: ({ shaftId, is }, { nameOf }) => `${nameOf('shafts', shaftId)}: ${camshaftWords[is]}`,
+  ranUntilNow: ({ says, role }) =>
+    `It ran as it stands until it came in: ${{ yes: 'yes', no: 'no', notKnown: 'not known' }[says]}${role ? `, by the word of the ${role}` : ''}`,
+  settled: ({ part }, told) => `Looked at the engine: ${settledSentence(part, told)}`,
+  loop: ({ loopId, change }, { nameOf }) => `${nameOf('loops', loopId)} ${change}`,
+  tensioner: ({ memberId, state }, { nameOf }) => `${nameOf('members', memberId)} ${tensionerWords[state]}`,
+  adjusted: ({ words }) => `Moved: ${words}`,
+  count: ({ phase, loopId, fromMarkId, toMarkId, run, counted }, { lowerName }) =>
+    `Counted ${phaseWords[phase]}, ${lowerName('loops', loopId)}, from the ${lowerName('marks', fromMarkId)} to the ${lowerName('marks', toMarkId)}, ${run} run: ${counted}`,
+  moved: ({ loopId, memberId, teeth, seats }, { nameOf, lowerName }) => {
+    const n = Math.abs(teeth)
+    const way = teeth > 0 ? 'further with' : 'back against'
+    const purpose = seats ? ', its marks off the book on purpose' : ''
+    return `${nameOf('loops', loopId)} laid ${n} ${n === 1 ? 'tooth' : 'teeth'} ${way} the running direction over the ${lowerName('members', memberId)}${purpose}`
+  },
+  coupling: ({ couplingId, change, steps, stepsTo }, { nameOf }) => {
+    if (change === 'apart') return `${nameOf('couplings', couplingId)} drawn apart`
+    const ends = [placesWords(steps), ...(stepsTo === undefined ? [] : [placesWords(stepsTo)])]
+    return `${nameOf('couplings', couplingId)} put together ${ends.join(' and ')}`
+  },
+  camSet: ({ shaftId, offDeg }, { nameOf }) =>
+    `${nameOf('shafts', shaftId)} set: ${offDeg === 0 ? 'meets its mark' : formatLateness(offDeg)}`,
+} satisfies Partial<Lines>
