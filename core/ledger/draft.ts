@@ -7,7 +7,6 @@ export type Kept = { [K in EntryKind]?: Map<string, EntryOf<K>> }
 
 /** What a job's entries are folded into, one after the other; how the engine stands is folded over all of its jobs. */
 export interface Draft {
-  sheetId: string
   ticked: Set<string>
   steps: Record<string, { outcome: 'done' | 'skipped'; reason: string }>
   kept: Kept
@@ -16,8 +15,7 @@ export interface Draft {
   camSet: Record<string, EntryOf<'camSet'>>
 }
 
-export const startDraft = (sheetId: string): Draft => ({
-  sheetId,
+export const startDraft = (): Draft => ({
   ticked: new Set(),
   steps: byId(),
   kept: {},
@@ -25,3 +23,16 @@ export const startDraft = (sheetId: string): Draft => ({
   counts: [],
   camSet: byId(),
 })
+
+/** A copy that one line of a kind may change, and not what it was copied from. */
+export function copyOfDraft(draft: Draft, kind: EntryKind): Draft {
+  const own = draft.kept[kind] as ReadonlyMap<string, EntryOf<EntryKind>> | undefined
+  return {
+    ticked: new Set(draft.ticked),
+    steps: byId(Object.entries(draft.steps)),
+    kept: own ? { ...draft.kept, [kind]: new Map(own) } : { ...draft.kept },
+    camReads: [...draft.camReads],
+    counts: [...draft.counts],
+    camSet: byId(Object.entries(draft.camSet)),
+  }
+}

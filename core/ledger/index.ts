@@ -1,6 +1,7 @@
 export * from './order'
 export * from './cited'
 export * from './state'
+export * from './engineFold'
 export * from './foldJob'
 export * from './kept'
 export { ledgerKinds, leansOnWheel } from './kinds'

@@ -1,7 +1,7 @@
 import type { BuildSheet } from '../model/buildSheet'
 import type { EntryOf, Evidence } from '../model/entry'
 import { crankDeg, wrapToCycle, wrapToSigned } from '../units'
-import { halfFromWitnesses, type Half, type HalfWitness, type Zero } from '../zero'
+import { halfOf, NO_WITNESS, withWitness, type Half, type HalfSoFar, type Zero } from '../zero'
 import type { CrankPlace } from './state'
 
 /** How far back a fresh approach to an overshot mark has to start (handbook 3). */
@@ -16,7 +16,7 @@ export interface Rotation {
   readonly totalDeg: number
   readonly lastDirection: 1 | -1 | undefined
   readonly overshot: { readonly direction: 1 | -1; readonly backDeg: number; readonly onwardDeg: number } | undefined
-  readonly witnesses: readonly HalfWitness[]
+  readonly witnesses: HalfSoFar
   /** The place on one turn at the last sure reference: crank mod 360 minus the total there. */
   readonly reference: { readonly originDeg: number; readonly totalDeg: number } | undefined
   /** A pose declared with the loop off, where the half of the cycle is whichever the cams are set to. */
@@ -33,7 +33,7 @@ export const startRotation: Rotation = {
   totalDeg: 0,
   lastDirection: undefined,
   overshot: undefined,
-  witnesses: [],
+  witnesses: NO_WITNESS,
   reference: undefined,
   chosenOriginDeg: undefined,
   wheelDisagreesDeg: undefined,
@@ -119,15 +119,10 @@ export function rotationStands(rotation: Rotation, placeDeg: number, chosen: boo
 
 export function rotationWitness(
   rotation: Rotation,
-  {
-    entryId,
-    evidence,
-    placeDeg,
-    cycleDeg,
-  }: { entryId: string; evidence: Evidence; placeDeg: number; cycleDeg: number },
+  { evidence, placeDeg, cycleDeg }: { evidence: Evidence; placeDeg: number; cycleDeg: number },
 ): Rotation {
   const originDeg = wrapToCycle(placeDeg - rotation.totalDeg, cycleDeg)
-  return { ...rotation, witnesses: [...rotation.witnesses, { entryId, evidence, originDeg, cycleDeg }] }
+  return { ...rotation, witnesses: withWitness(rotation.witnesses, { evidence, originDeg, cycleDeg }) }
 }
 
 /** Where the crank is, and how sure that is: proven at a reference with the half proved and nothing turned since; reckoned
@@ -139,7 +134,7 @@ export function crankPlace(
   jobStartDeg = 0,
 ): { place: CrankPlace; half: Half } {
   const { totalDeg, reference, contradicted, lastDirection, overshot, wheelDisagreesDeg, missed } = rotation
-  const half = halfFromWitnesses(rotation.witnesses)
+  const half = halfOf(rotation.witnesses)
   const sinceReferenceDeg = totalDeg - (reference?.totalDeg ?? jobStartDeg)
   const common = {
     totalDeg: totalDeg - jobStartDeg,
@@ -170,7 +165,7 @@ function placeDeg(rotation: Rotation, cycleDeg: number): number | undefined {
   const { reference, witnesses, chosenOriginDeg, carriedOriginDeg, totalDeg } = rotation
   if (!reference) return carriedOriginDeg === undefined ? undefined : wrapToCycle(carriedOriginDeg + totalDeg, cycleDeg)
   if (cycleDeg === 360) return wrapToCycle(reference.originDeg + totalDeg, 360)
-  const half = halfFromWitnesses(witnesses)
+  const half = halfOf(witnesses)
   if (half.known === 'conflict') return undefined
   const origin = chosenOriginDeg ?? (half.known === 'unknown' ? halfCarried(rotation) : half.originDeg)
   if (origin === undefined) return undefined

@@ -196,7 +196,8 @@ function lifeOf(
   return { life: 'slipped', slip: { knockId: knock.id, slipDeg, sigmaDeg, leaning: leaningOn(last - 1) } }
 }
 
-function stopStayedIn(live: readonly Entry[]): EntryOf<'stopContacts'> | undefined {
+/** The last contacts of a stop that has not been out since. */
+export function stopStayedIn(live: readonly Entry[]): EntryOf<'stopContacts'> | undefined {
   const at = live.findLastIndex((entry) => entry.kind === 'stopContacts')
   const contacts = live[at]
   const moved = live.slice(at).some((entry) => entry.kind === 'item' && entry.item === 'stop')

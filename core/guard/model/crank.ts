@@ -40,7 +40,6 @@ export function crankQuestions(w: World): CrankQuestions {
           ...before,
           poseSeen,
           rotation: rotationWitness(before.rotation, {
-            entryId: one.id,
             evidence: one.evidence,
             placeDeg,
             cycleDeg: on.cycleDeg,

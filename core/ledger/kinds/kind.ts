@@ -7,9 +7,12 @@ import type { StandDraft } from '../stand/draft'
 /** Why a kind of line changes nothing there. */
 export interface Nothing {
   readonly nothing: string
+  /** It changes what lines before it say, so that everything is folded anew. */
+  readonly reachesBack: boolean
 }
 
-export const nothing = (why: string): Nothing => ({ nothing: why })
+export const nothing = (why: string): Nothing => ({ nothing: why, reachesBack: false })
+const reachingBack = (why: string): Nothing => ({ nothing: why, reachesBack: true })
 
 /** A line as it is about to be written: without who, when and its place in the order. */
 export type DraftOf<K extends EntryKind> = Extract<EntryDraft, { kind: K }>
@@ -37,6 +40,8 @@ export const keep =
 /** Of its job, and nothing on the engine. */
 export const onlyOfJob = nothing('It is of its job and changes nothing on the engine.')
 /** Read with all the others of its job at once, by their settings of the wheel. */
-export const withTheZeros = nothing('The zeros of a job are read from all of its lines at once.')
+export const withTheZeros = reachingBack('The zeros of a job are read from all of its lines at once.')
 /** Folded over all jobs of the engine. */
 export const byTheStand = nothing('How the engine stands is folded over all of its jobs.')
+/** Settled before anything is folded: what is struck, and which build sheet a job goes by. */
+export const beforeAll = reachingBack('It is settled before anything is folded.')

@@ -1,6 +1,6 @@
 import { entryShape } from '../../model/entryShape'
 import * as field from '../../model/fields'
-import { nothing, type LedgerKind } from './kind'
+import { beforeAll, type LedgerKind } from './kind'
 
 export const strikeShape = entryShape(
   'strike',
@@ -11,11 +11,9 @@ export const strikeShape = entryShape(
   },
 )
 
-const before = nothing('Struck lines are left out before anything is folded.')
-
 export const strike: LedgerKind<'strike'> = {
-  inJob: before,
-  onEngine: before,
+  inJob: beforeAll,
+  onEngine: beforeAll,
   leansOnWheel: false,
   samples: [{ kind: 'strike', targetId: 'nowhere', reason: '' }],
 }

@@ -76,7 +76,7 @@ export function takeWitness(draft: StandDraft, entry: EntryOf<'witness'>): void 
   if (firing === undefined || entry.says === 'undecided') return
   const { cycleDeg } = draft.sheet
   const placeDeg = firing + (entry.says === 'firing' ? 0 : 360)
-  draft.rotation = rotationWitness(draft.rotation, { entryId: entry.id, evidence: entry.evidence, placeDeg, cycleDeg })
+  draft.rotation = rotationWitness(draft.rotation, { evidence: entry.evidence, placeDeg, cycleDeg })
 }
 
 /** Somebody says where the crank stands. A claim that the turns written do not lead to is not taken up: the place is then not known until it is

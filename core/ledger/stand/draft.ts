@@ -45,7 +45,7 @@ export interface StandDraft {
   gone: Map<string, LinkStand>
   tensioners: Map<string, TensionerStand>
   camshafts: Map<string, CamshaftStand>
-  reads: ShaftReading[]
+  reads: Map<string, ShaftReading>
   rotation: Rotation
   poseSeenDeg: number | undefined
   /** Sheets on which something of the drive was said: a part that one of them lacks came later. */
@@ -75,7 +75,7 @@ export function startStand(
     gone: new Map(),
     tensioners: new Map(),
     camshafts: new Map(),
-    reads: [],
+    reads: new Map(),
     rotation: startRotation,
     poseSeenDeg: undefined,
     touchedOn: new Set(),
@@ -90,6 +90,22 @@ export function startStand(
   }
 }
 
+/** A copy that folding on changes, and not what it was copied from: every list that a step changes in place is copied. */
+export const copyOfStand = (draft: StandDraft): StandDraft => ({
+  ...draft,
+  said: new Map(draft.said),
+  disputes: new Map(draft.disputes),
+  items: new Map(draft.items),
+  loops: new Map(draft.loops),
+  couplings: new Map(draft.couplings),
+  gone: new Map(draft.gone),
+  tensioners: new Map(draft.tensioners),
+  camshafts: new Map(draft.camshafts),
+  reads: new Map(draft.reads),
+  touchedOn: new Set(draft.touchedOn),
+  names: new Map(draft.names),
+})
+
 /** The stand as it is now; nothing that is folded later reaches it. */
 export const standOf = (draft: StandDraft): Stand => ({
   rivals: rivalSheets([...draft.sheets.values()].filter(({ engineId }) => engineId === draft.sheet.engineId)),
@@ -98,7 +114,7 @@ export const standOf = (draft: StandDraft): Stand => ({
   couplings: new Map(draft.couplings),
   tensioners: new Map(draft.tensioners),
   camshafts: new Map(draft.camshafts),
-  reads: draft.reads,
+  reads: new Map(draft.reads),
   rotation: draft.rotation,
   poseSeenDeg: draft.poseSeenDeg,
   disputes: [...draft.disputes.values()],
@@ -110,7 +126,7 @@ export const standOf = (draft: StandDraft): Stand => ({
   seats: draft.seats,
   seatsAtStart: draft.seatsAtStart,
   figures: draft.figures,
-  names: draft.names,
+  names: new Map(draft.names),
   jobStartDeg: draft.jobStartDeg,
 })
 

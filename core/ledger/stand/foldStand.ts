@@ -2,105 +2,81 @@ import type { BuildSheet } from '../../model/buildSheet'
 import type { Job } from '../../model/engine'
 import type { Entry } from '../../model/entry'
 import { rotationCarried } from '../rotation'
-import { struckIds } from '../order'
 import { isNothing, kindOf } from '../kinds'
-import { readZeros } from '../readZeros'
 import { driveMapOf } from './behind'
-import { standOf, startStand, type StandDraft } from './draft'
-import { orderEngineEntries, whoKnew } from './knowing'
+import { copyOfStand, standOf, startStand, type StandDraft } from './draft'
+import type { EngineRead } from './engineRead'
 import { asItCame, couplingsOf } from './links'
 import { isLinkProved } from './proof'
-import { forgetAfter, lostJobsOf } from './lostJobs'
-import type { JobFigures, LinkStand, Stand, TensionerStand } from './stand'
+import { forgetAfter } from './lostJobs'
+import type { LinkStand, LostJob, Stand, TensionerStand } from './stand'
 
-export interface EngineLedger {
-  readonly jobs: readonly Job[]
-  readonly sheets: readonly BuildSheet[]
-  readonly entries: readonly Entry[]
+/** The stand of an engine as far as it is folded. */
+export interface StandFold {
+  readonly draft: StandDraft
+  readonly begun: ReadonlySet<string>
+  /** Lost jobs that no line came after yet. */
+  readonly waiting: readonly (LostJob & { readonly counter: number | undefined })[]
 }
 
-/** The stand of an engine: a fold over the entries of all of its jobs, in the order that every device agrees on, struck ones left out. Nothing is
- *  copied into a job: what was off, loose, in or unproved in one is so in the next, until an entry says otherwise. `jobId`: the job that it is
- *  looked at from, on whose build sheet. `until`: no further than that job's last entry, for what it left. A job whose ledger is not to be had leaves
- *  everything that it may have done not known. */
-export function foldStand({
-  ledger: { jobs, sheets, entries },
-  jobId,
-  until = 'now',
-  unreadable = new Set(),
-}: {
-  readonly ledger: EngineLedger
-  readonly jobId: string
-  readonly until?: 'now' | 'endOfJob'
-  /** Jobs whose ledgers cannot be read. */
-  readonly unreadable?: ReadonlySet<string>
-}): Stand {
-  const byJob = new Map(jobs.map((job) => [job.id, job]))
-  const ordered = orderEngineEntries(
-    jobs,
-    entries.filter((entry) => byJob.has(entry.jobId)),
-  )
-  const struck = struckIds(ordered)
-  const live = ordered.filter(({ id, kind }) => !struck.has(id) && kind !== 'strike')
-  const figures = figuresOf(jobs, sheets, live)
-  const own = figures.get(jobId)
-  const job = byJob.get(jobId)
-  if (!own || !job) throw new Error(`Broken invariant: job ${jobId} has no build sheet`)
-  const last = live.findLastIndex((entry) => entry.jobId === jobId)
-  const taken = until === 'endOfJob' && last >= 0 ? live.slice(0, last + 1) : live
-  const draft = startStand({
-    knew: whoKnew(jobs, ordered),
-    figures,
-    sheets: new Map(sheets.map((sheet) => [sheet.id, sheet])),
-    jobId: '',
-    sheet: own.sheet,
-    map: driveMapOf(own.sheet),
-  })
-  const lost = lostJobsOf(jobs, entries, ({ id }) => figures.has(id) && !unreadable.has(id))
-  const begun = new Set<string>()
-  const goTo = (next: Job) => {
-    const its = figures.get(next.id)
-    if (!its || draft.jobId === next.id) return
-    if (begun.has(next.id)) putSheet(draft, next.id, its.sheet)
-    else beginJob(draft, next, its.sheet)
-    begun.add(next.id)
-  }
-  const waiting = [...lost.values()]
-  const forget = (isOver: (counter: number | undefined) => boolean) => {
-    for (const one of waiting.filter(({ counter }) => isOver(counter))) {
-      waiting.splice(waiting.indexOf(one), 1)
-      forgetAfter(draft, one)
-    }
-  }
-  for (const entry of taken) {
-    const its = byJob.get(entry.jobId)
-    if (!its || lost.has(its.id)) continue
-    forget((counter) => counter !== undefined && entry.seen !== undefined && entry.counter > counter)
-    goTo(its)
-    const { onEngine } = kindOf(entry)
-    if (!isNothing(onEngine)) onEngine(draft, entry, its)
-  }
-  goTo(job)
+/** The stand of an engine: a fold over the lines of all of its jobs, in the order that every device agrees on, struck ones left out. Nothing is
+ *  copied into a job: what was off, loose, in or unproved in one is so in the next, until a line says otherwise. A job whose ledger is not to be had
+ *  leaves everything that it may have done not known. */
+export function foldStand(read: EngineRead, lines: readonly Entry[] = read.live): StandFold | undefined {
+  const any = read.figures.values().next().value
+  if (!any) return undefined
+  const { figures, knew, sheets, lost } = read
+  const draft = startStand({ knew, figures, sheets, jobId: '', sheet: any.sheet, map: driveMapOf(any.sheet) })
+  const folding = { draft, begun: new Set<string>(), waiting: [...lost.values()] }
+  for (const entry of lines) take(folding, entry, read)
+  return folding
+}
+
+/** One line more. What was folded before stays as it is. */
+export function foldStandOn({ draft, begun, waiting }: StandFold, entry: Entry, read: EngineRead): StandFold {
+  const { figures } = read
+  const next = { draft: copyOfStand({ ...draft, figures }), begun: new Set(begun), waiting: [...waiting] }
+  take(next, entry, read)
+  return next
+}
+
+/** The stand as it is looked at from a job, on whose build sheet. `isNow`: these are all lines there are; else it is what was left then. */
+export function standAt({ draft, begun, waiting }: StandFold, job: Job, read: EngineRead, isNow: boolean): Stand {
+  const seen: Folding = { draft: copyOfStand(draft), begun: new Set(begun), waiting: [...waiting] }
+  goTo(seen, job, read)
   // What nobody wrote after may have come last; a job that others followed was left as it was then.
-  if (taken.length === live.length) forget(() => true)
-  return finish(draft)
+  if (isNow) forget(seen, () => true)
+  return finish(seen.draft)
 }
 
-/** The newest build sheet that each job took on, and its zeros. A job without a sheet that can be had has none. */
-function figuresOf(
-  jobs: readonly Job[],
-  sheets: readonly BuildSheet[],
-  live: readonly Entry[],
-): Map<string, JobFigures> {
-  const byId = new Map(sheets.map((sheet) => [sheet.id, sheet]))
-  return new Map(
-    jobs.flatMap((job): [string, JobFigures][] => {
-      const inJob = live.filter(({ jobId }) => jobId === job.id)
-      const toSheetId = inJob.findLast((entry) => entry.kind === 'sheet')?.toSheetId
-      const sheet = byId.get(toSheetId ?? '') ?? byId.get(job.sheetId)
-      return sheet ? [[job.id, { sheet, zeros: readZeros(inJob, sheet) }]] : []
-    }),
-  )
+interface Folding {
+  readonly draft: StandDraft
+  readonly begun: Set<string>
+  waiting: (LostJob & { readonly counter: number | undefined })[]
+}
+
+function take(folding: Folding, entry: Entry, read: EngineRead): void {
+  const job = read.byJob.get(entry.jobId)
+  if (!job || read.lost.has(job.id)) return
+  const { counter, seen } = entry
+  forget(folding, (lastOfLost) => lastOfLost !== undefined && seen !== undefined && counter > lastOfLost)
+  goTo(folding, job, read)
+  const { onEngine } = kindOf(entry)
+  if (!isNothing(onEngine)) onEngine(folding.draft, entry, job)
+}
+
+function goTo({ draft, begun }: Folding, job: Job, { figures }: EngineRead): void {
+  const its = figures.get(job.id)
+  if (!its || draft.jobId === job.id) return
+  if (begun.has(job.id)) putSheet(draft, job.id, its.sheet)
+  else beginJob(draft, job, its.sheet)
+  begun.add(job.id)
+}
+
+function forget(folding: Folding, isOver: (counter: number | undefined) => boolean): void {
+  const over = folding.waiting.filter(({ counter }) => isOver(counter))
+  folding.waiting = folding.waiting.filter((one) => !over.includes(one))
+  for (const one of over) forgetAfter(folding.draft, one)
 }
 
 function putSheet(draft: StandDraft, jobId: string, sheet: BuildSheet): void {
@@ -151,7 +127,7 @@ function beginJob(draft: StandDraft, job: Job, sheet: BuildSheet): void {
 function arriveOff(draft: StandDraft, job: Job): void {
   draft.ranSo = false
   draft.touchedOn.add(job.sheetId)
-  draft.reads = []
+  draft.reads.clear()
   for (const { id } of draft.sheet.loops) {
     const link = draft.loops.get(id) ?? asItCame
     if (link.is === 'on')

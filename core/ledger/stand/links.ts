@@ -87,7 +87,7 @@ export function loosened(draft: StandDraft): void {
 
 export function dropReadsBehind(draft: StandDraft, linkId: string): void {
   const behind = draft.map.behind(linkId)
-  draft.reads = draft.reads.filter(({ shaftId }) => !behind.includes(shaftId))
+  for (const [key, { shaftId }] of draft.reads) if (behind.includes(shaftId)) draft.reads.delete(key)
 }
 
 /** A camshaft that read out says that something on its way is wrong, and not what: when one link is mended the others are not taken for right. */
@@ -222,7 +222,11 @@ export function takeCount(draft: StandDraft, entry: EntryOf<'count'>): void {
   if (entry.phase === 'found' && loop.jobId === entry.jobId) return
   if (!loop.changes.every((one) => draft.knew(entry, one))) return
   const countedAtDeg = draft.rotation.totalDeg
-  setLink(draft, 'loop', entry.loopId, { ...loop, counts: [...loop.counts, entry], countedAtDeg })
+  const { jobId, fromMarkId, toMarkId } = entry
+  const others = loop.counts.filter(
+    (one) => one.jobId !== jobId || one.fromMarkId !== fromMarkId || one.toMarkId !== toMarkId,
+  )
+  setLink(draft, 'loop', entry.loopId, { ...loop, counts: [...others, entry], countedAtDeg })
 }
 
 export function takeTensioner(draft: StandDraft, entry: EntryOf<'tensioner'>): void {

@@ -19,7 +19,7 @@ export function forgetAfter(draft: StandDraft, lost: LostJob): void {
       links.set(id, { ...asItCame, is: 'unknown', why: 'jobLost', apart: ended, suspect: true })
   for (const { id, kind } of sheet.members)
     if (kind === 'tensioner') draft.tensioners.set(id, { is: 'unknown', totalDeg: undefined })
-  draft.reads = []
+  draft.reads.clear()
   draft.ranSo = false
   draft.touchedOn.add(sheet.id)
   draft.rotation = { ...startRotation, totalDeg: draft.rotation.totalDeg }

@@ -2,7 +2,7 @@ import type { Entry, EntryOf } from '../../model/entry'
 import { shaftOfRead, type CamRead } from '../camWitnesses'
 import { isDisputed, noteSaid, type StandDraft } from './draft'
 import { change, couplingsOf, endsSeenShut, endTrims, keepName, linkAt, loosened } from './links'
-import { latenessAtMark, type Lateness } from './proof'
+import { latenessAtMark, readKey, type Lateness } from './proof'
 import { isRelieved } from './relief'
 import type { RegisterItem, Stand } from './stand'
 
@@ -118,7 +118,8 @@ function addRead(
   if (found && links.some(({ jobId }) => jobId === entry.jobId)) return
   const proves = links.every(({ is, changes }) => is === 'on' && changes.every((one) => draft.knew(entry, one)))
   const { totalDeg } = draft.rotation
-  draft.reads = [...draft.reads, { entry, shaftId, jobId: entry.jobId, proves, lateness, totalDeg }]
+  const reading = { entry, shaftId, jobId: entry.jobId, proves, lateness, totalDeg }
+  draft.reads.set(readKey(reading), reading)
 }
 
 /** Whether an engine as it stands can have run until it came in: everything on, in and driven, and nothing touched in this job. */
@@ -147,7 +148,7 @@ export function takeRan(draft: StandDraft, entry: EntryOf<'ranUntilNow'>): void 
   if (!knewAll || !couldHaveRun({ ...draft, disputes: [...draft.disputes.values()] })) return
   for (const map of [draft.loops, draft.couplings])
     for (const [id, link] of map) map.set(id, { ...link, changes: [], apart: undefined, suspect: false, counts: [] })
-  draft.reads = []
+  draft.reads.clear()
   draft.ranSo = true
   // It ran: where an earlier job left the crank says nothing.
   draft.rotation = { ...draft.rotation, carriedOriginDeg: undefined }

@@ -42,11 +42,12 @@ export function saysOf({ latenessDeg, sigmaDeg }: Lateness, safeDeg: number): 'i
   return 2 * sigmaDeg <= safeDeg || size > safeDeg ? 'out' : 'cannotTell'
 }
 
-/** The last reading of each kind on each thing of a camshaft: an earlier one was a try. */
-function lastReads({ reads }: Pick<Proving, 'reads'>, shaftId: string): ShaftReading[] {
-  const key = ({ entry }: ShaftReading) => (isCamRead(entry) ? thingOfRead(entry) : entry.kind)
-  return [...new Map(reads.filter((one) => one.shaftId === shaftId).map((one) => [key(one), one])).values()]
-}
+/** What a reading is a reading of. */
+export const readKey = ({ entry, shaftId }: ShaftReading) =>
+  `${shaftId} ${isCamRead(entry) ? thingOfRead(entry) : entry.kind}`
+
+const readsOf = ({ reads }: Pick<Proving, 'reads'>, shaftId: string) =>
+  [...reads.values()].filter((one) => one.shaftId === shaftId)
 
 export interface ReadOut {
   readonly by: 'reading' | 'count'
@@ -60,7 +61,7 @@ export interface ReadOut {
 /** The worst of what was read of a camshaft, when it is further out than is safe. */
 export function readsOut(proving: Proving, shaftId: string): ReadOut | undefined {
   const safeDeg = safeOutOf(proving.sheet, shaftId).deg
-  const outs = lastReads(proving, shaftId).flatMap((reading): ReadOut[] => {
+  const outs = readsOf(proving, shaftId).flatMap((reading): ReadOut[] => {
     const lateness = latenessOfReading(proving, reading)
     if (!lateness || saysOf(lateness, safeDeg) !== 'out') return []
     const { totalDeg } = reading
@@ -151,7 +152,7 @@ export function provedShafts(proving: Proving): ReadonlySet<string> {
 }
 
 const readsIn = (proving: Proving, shaftId: string) =>
-  lastReads(proving, shaftId).some((reading) => {
+  readsOf(proving, shaftId).some((reading) => {
     const lateness = reading.proves ? latenessOfReading(proving, reading) : undefined
     return lateness && saysOf(lateness, safeOutOf(proving.sheet, shaftId).deg) === 'in'
   })

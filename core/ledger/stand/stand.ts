@@ -26,7 +26,7 @@ export interface LinkStand {
   readonly changes: readonly Entry[]
   /** A camshaft behind it read out while it was as it came: it is not taken for right by itself. */
   readonly suspect: boolean
-  /** Only of loops: counts since, each of which knew of every change. */
+  /** Only of loops: the last count of each section in each job since, each of which knew of every change. */
   readonly counts: readonly EntryOf<'count'>[]
   /** Where the crank stood on its ledger at the last of them. */
   readonly countedAtDeg: number | undefined
@@ -101,7 +101,8 @@ export interface Stand {
   readonly couplings: ReadonlyMap<string, LinkStand>
   readonly tensioners: ReadonlyMap<string, TensionerStand>
   readonly camshafts: ReadonlyMap<string, CamshaftStand>
-  readonly reads: readonly ShaftReading[]
+  /** The last reading of each kind on each thing of each camshaft, by what it is a reading of: an earlier one was a try. */
+  readonly reads: ReadonlyMap<string, ShaftReading>
   readonly rotation: Rotation
   /** The crank as it was seen at the timing position in this job, on its ledger. */
   readonly poseSeenDeg: number | undefined

@@ -1,0 +1,69 @@
+import { byId } from '../byId'
+import type { BuildSheet } from '../model/buildSheet'
+import type { Job } from '../model/engine'
+import type { Draft } from './draft'
+import { allOf } from './kept'
+import { alike } from './sectionCounts'
+import { isLinkProved, trimOf, type Apart, type Stand } from './stand'
+import type { CouplingState, JobState, LoopState, TensionerState } from './state'
+import { proofOfLoop } from './timing'
+
+/** The parts of the sheet as a job left them. */
+export function partsOfJob(
+  stand: Stand,
+  { job, sheet, draft }: { readonly job: Job; readonly sheet: BuildSheet; readonly draft: Draft },
+): Pick<JobState, 'register' | 'loops' | 'couplings' | 'tensioners' | 'turnedTightDeg' | 'ranAsked'> {
+  const proving = { ...stand, sheet }
+  const { poseSeenDeg, rotation } = stand
+  const atPose = poseSeenDeg !== undefined && Math.abs(rotation.totalDeg - poseSeenDeg) <= trimOf(sheet)
+  const undoneAt = (apart: Apart | undefined) => (atPose ? 'pose' : (apart?.at ?? 'unknown'))
+  const loops = sheet.loops.map((loop): [string, LoopState] => {
+    const { id } = loop
+    const link = stand.loops.get(id)
+    const touched = link?.jobId === job.id
+    const untouched = link?.changes.length === 0 && link.is === 'on'
+    const proof =
+      untouched || (!touched && isLinkProved(proving, 'loop', id))
+        ? 'asArrived'
+        : touched
+          ? proofOfLoop(sheet, loop, draft.counts, alike(stand.seats))
+          : 'notCounted'
+    return [
+      id,
+      {
+        on: link?.is !== 'off',
+        offAt: undoneAt(link?.apart),
+        proof,
+        turnedTightDeg: link?.turnedTightDeg ?? 0,
+      },
+    ]
+  })
+  const couplings = sheet.couplings
+    .filter(({ kind }) => kind !== 'gearMesh')
+    .map(({ id }): [string, CouplingState] => {
+      const link = stand.couplings.get(id)
+      const untouched = !link || (link.changes.length === 0 && link.is === 'on')
+      const moved = allOf(draft, 'coupling').filter((entry) => entry.couplingId === id && entry.change === 'together')
+      return [
+        id,
+        {
+          together: link?.is !== 'off',
+          apartAt: undoneAt(link?.apart),
+          proof: untouched ? 'asArrived' : isLinkProved(proving, 'coupling', id) ? 'read' : 'notRead',
+          steps: moved.reduce((sum, { steps }) => sum + steps, 0),
+          stepsTo: moved.reduce((sum, { stepsTo = 0 }) => sum + stepsTo, 0),
+        },
+      ]
+    })
+  const tensioners = sheet.members
+    .filter(({ kind }) => kind === 'tensioner')
+    .map(({ id }): [string, TensionerState] => [id, stand.tensioners.get(id)?.is ?? 'asArrived'])
+  return {
+    register: stand.register,
+    loops: byId(loops),
+    couplings: byId(couplings),
+    tensioners: byId(tensioners),
+    turnedTightDeg: stand.turnedTightDeg,
+    ranAsked: stand.ranAsked,
+  }
+}
