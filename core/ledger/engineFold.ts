@@ -16,9 +16,10 @@ import { readTiming } from './timing'
 export interface EngineFold {
   readonly read: EngineRead
   readonly stand: StandFold | undefined
+  /** The stand as each job left it at its last line. */
+  readonly ends: ReadonlyMap<string, StandFold>
   /** Worked out when first asked for. */
   readonly drafts: Map<string, Draft>
-  readonly left: Map<string, Stand>
   readonly states: Map<string, JobState>
 }
 
@@ -26,7 +27,7 @@ export interface EngineFold {
  *  batches they arrived. */
 export function foldEngine(ledger: EngineLedger): EngineFold {
   const read = readEngine(ledger)
-  return { read, stand: foldStand(read), drafts: new Map(), left: new Map(), states: new Map() }
+  return { read, ...foldStand(read), drafts: new Map(), states: new Map() }
 }
 
 /** The same with one line more. A line in order costs one step; what reaches back, or arrives out of order, folds everything anew. */
@@ -43,9 +44,8 @@ export function foldOn(fold: EngineFold, entry: Entry): EngineFold {
     take(next, entry, read)
     drafts.set(entry.jobId, next)
   }
-  const left = new Map(fold.left)
-  left.delete(entry.jobId)
-  return { read, stand: foldStandOn(fold.stand, entry, read), drafts, left, states: new Map() }
+  const stand = foldStandOn(fold.stand, entry, read)
+  return { read, stand, ends: new Map(fold.ends).set(entry.jobId, stand), drafts, states: new Map() }
 }
 
 /** The state of a job: what was found, set and left in it, and how the engine stands. */
@@ -92,15 +92,9 @@ function workOut(fold: EngineFold, jobId: string): JobState {
 
 /** What a job left, where later ones went on. */
 function leftBy(fold: EngineFold, job: Job, now: Stand): Stand {
-  const { read, left } = fold
-  const last = read.live.findLastIndex((entry) => entry.jobId === job.id)
-  if (read.ledger.jobs.length <= 1 || last < 0 || last === read.live.length - 1) return now
-  const known = left.get(job.id)
-  if (known) return known
-  const then = foldStand(read, read.live.slice(0, last + 1)) as StandFold
-  const fresh = standAt(then, job, read, false)
-  left.set(job.id, fresh)
-  return fresh
+  const { read, ends, stand } = fold
+  const end = ends.get(job.id)
+  return !end || end === stand || read.live.at(-1)?.jobId === job.id ? now : standAt(end, job, read, false)
 }
 
 function draftOf({ read, drafts }: EngineFold, jobId: string): Draft {

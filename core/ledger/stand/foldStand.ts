@@ -22,27 +22,36 @@ export interface StandFold {
 /** The stand of an engine: a fold over the lines of all of its jobs, in the order that every device agrees on, struck ones left out. Nothing is
  *  copied into a job: what was off, loose, in or unproved in one is so in the next, until a line says otherwise. A job whose ledger is not to be had
  *  leaves everything that it may have done not known. */
-export function foldStand(read: EngineRead, lines: readonly Entry[] = read.live): StandFold | undefined {
+export function foldStand(read: EngineRead): {
+  readonly stand: StandFold | undefined
+  /** As each job left it. */
+  readonly ends: ReadonlyMap<string, StandFold>
+} {
+  const ends = new Map<string, StandFold>()
   const any = read.figures.values().next().value
-  if (!any) return undefined
+  if (!any) return { stand: undefined, ends }
   const { figures, knew, sheets, lost } = read
   const draft = startStand({ knew, figures, sheets, jobId: '', sheet: any.sheet, map: driveMapOf(any.sheet) })
-  const folding = { draft, begun: new Set<string>(), waiting: [...lost.values()] }
-  for (const entry of lines) take(folding, entry, read)
-  return folding
+  const folding: Folding = { draft, begun: new Set(), waiting: [...lost.values()] }
+  const lastOf = new Map(read.live.map(({ id, jobId }) => [jobId, id]))
+  for (const entry of read.live) {
+    take(folding, entry, read)
+    if (lastOf.get(entry.jobId) === entry.id) ends.set(entry.jobId, copyOf(folding))
+  }
+  return { stand: folding, ends }
 }
 
 /** One line more. What was folded before stays as it is. */
 export function foldStandOn({ draft, begun, waiting }: StandFold, entry: Entry, read: EngineRead): StandFold {
   const { figures } = read
-  const next = { draft: copyOfStand({ ...draft, figures }), begun: new Set(begun), waiting: [...waiting] }
+  const next = copyOf({ draft: { ...draft, figures }, begun, waiting })
   take(next, entry, read)
   return next
 }
 
 /** The stand as it is looked at from a job, on whose build sheet. `isNow`: these are all lines there are; else it is what was left then. */
 export function standAt({ draft, begun, waiting }: StandFold, job: Job, read: EngineRead, isNow: boolean): Stand {
-  const seen: Folding = { draft: copyOfStand(draft), begun: new Set(begun), waiting: [...waiting] }
+  const seen = copyOf({ draft, begun, waiting })
   goTo(seen, job, read)
   // What nobody wrote after may have come last; a job that others followed was left as it was then.
   if (isNow) forget(seen, () => true)
@@ -54,6 +63,12 @@ interface Folding {
   readonly begun: Set<string>
   waiting: (LostJob & { readonly counter: number | undefined })[]
 }
+
+const copyOf = ({ draft, begun, waiting }: StandFold): Folding => ({
+  draft: copyOfStand(draft),
+  begun: new Set(begun),
+  waiting: [...waiting],
+})
 
 function take(folding: Folding, entry: Entry, read: EngineRead): void {
   const job = read.byJob.get(entry.jobId)
