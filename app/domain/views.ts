@@ -1,6 +1,16 @@
 import { createSelector } from '@reduxjs/toolkit'
 import { judgeGuard, type Guard, type GuardReason } from '@link-count/core/guard'
-import { compareJobs, foldJob, jobLabels, nextStamp, overlappingWork, type JobState } from '@link-count/core/ledger'
+import {
+  compareJobs,
+  foldEngine,
+  foldOn,
+  jobLabels,
+  nextStamp,
+  overlappingWork,
+  stateOfJob,
+  type EngineFold,
+  type JobState,
+} from '@link-count/core/ledger'
 import { readMarks, type MarkReading } from '@link-count/core/marks'
 import type { BuildSheet, Engine, Entry, EntryDraft, Job, Records } from '@link-count/core/model'
 import {
@@ -14,6 +24,7 @@ import {
 } from '@link-count/core/runSheet'
 import { engineSelectors } from './engines'
 import { entrySelectors } from './entries'
+import { foldOf, type EngineWork } from './folds'
 import { jobSelectors } from './jobs'
 import { newestSheet, sheetSelectors } from './sheets'
 import type { RootState } from './state'
@@ -80,12 +91,15 @@ const selectEngineEntries = createSelector(
   },
 )
 
-type Slices = Pick<RootState, 'engines' | 'sheets'>
-
-interface EngineWork {
-  readonly jobs: readonly Job[]
-  readonly entries: readonly Entry[]
-}
+/** Everything on an engine, each list the same as long as nothing in it changed. */
+const selectWork = createSelector(
+  [
+    (state: RootState, engineId: string) => selectAllJobs(state, engineId),
+    (state: RootState, engineId: string) => selectSheets(state, engineId),
+    (state: RootState, engineId: string) => selectEngineEntries(state, engineId),
+  ],
+  (jobs, sheets, entries): EngineWork => ({ jobs, sheets, entries }),
+)
 
 /** Why a job cannot be shown. */
 export interface NotReadable {
@@ -94,32 +108,37 @@ export interface NotReadable {
 
 const isView = (read: JobView | NotReadable | undefined): read is JobView => read !== undefined && 'state' in read
 
-/** A job as the screens see it. One that cannot be read fails alone: the others of its engine are read without it, and what it did is not known. */
-function readJob(slices: Slices, job: Job | undefined, work: EngineWork): JobView | NotReadable | undefined {
-  const engine = job && engineSelectors.selectById(slices.engines, job.engineId)
-  if (!job || !engine || job.removed) return undefined
-  const sheets = sheetSelectors.selectAll(slices.sheets).filter(({ engineId }) => engineId === engine.id)
-  try {
-    return makeJobView({ engine, job, sheets, ...work })
-  } catch {
-    const unreadable = new Set(
-      work.jobs.filter((one) => !one.removed && whyNot(engine, one, sheets, work) !== undefined).map(({ id }) => id),
-    )
-    const why = whyNot(engine, job, sheets, work)
-    if (why !== undefined) return { why }
+/** Jobs of an engine, read one by one as they are asked for. One that cannot be read fails alone: the others are read without it, and what it did is not
+ *  known. */
+function readJobs(engine: Engine, work: EngineWork): (job: Job | undefined) => JobView | NotReadable | undefined {
+  const labels = jobLabels(work.jobs)
+  let without: EngineFold | undefined
+  const foldWithout = () => {
+    const unreadable = work.jobs.filter((one) => !one.removed && whyNot(engine, one, work) !== undefined)
+    return (without ??= foldEngine({ ...work, unreadable: new Set(unreadable.map(({ id }) => id)) }))
+  }
+  return (job) => {
+    if (!job || job.removed) return undefined
     try {
-      return makeJobView({ engine, job, sheets, ...work, unreadable })
-    } catch (cause) {
-      return { why: reasonOf(cause) }
+      return makeJobView({ engine, job, work, fold: foldOf(engine.id, work), labels })
+    } catch {
+      const why = whyNot(engine, job, work)
+      if (why !== undefined) return { why }
+      try {
+        return makeJobView({ engine, job, work, fold: foldWithout(), labels })
+      } catch (cause) {
+        return { why: reasonOf(cause) }
+      }
     }
   }
 }
 
 /** Why a job cannot be read by itself; undefined when it can. */
-function whyNot(engine: Engine, job: Job, sheets: readonly BuildSheet[], { entries }: EngineWork): string | undefined {
+function whyNot(engine: Engine, job: Job, { sheets, entries }: EngineWork): string | undefined {
   if (!sheets.some(({ id }) => id === job.sheetId)) return 'Its build sheet is not in this workshop.'
+  const work = { jobs: [job], sheets, entries: entries.filter(({ jobId }) => jobId === job.id) }
   try {
-    makeJobView({ engine, job, sheets, jobs: [job], entries: entries.filter(({ jobId }) => jobId === job.id) })
+    makeJobView({ engine, job, work, fold: foldEngine(work), labels: new Map() })
     return undefined
   } catch (cause) {
     return reasonOf(cause)
@@ -131,25 +150,24 @@ const reasonOf = (cause: unknown) => (cause instanceof Error ? cause.message : S
 function makeJobView({
   engine,
   job,
-  sheets: versions,
-  jobs,
-  entries,
-  unreadable,
-}: EngineWork & {
+  work: { sheets, entries },
+  fold,
+  labels,
+}: {
   readonly engine: Engine
   readonly job: Job
-  readonly sheets: readonly BuildSheet[]
-  readonly unreadable?: ReadonlySet<string>
+  readonly work: EngineWork
+  readonly fold: EngineFold
+  readonly labels: ReadonlyMap<string, string>
 }): JobView {
-  const newest = newestSheet(versions)
-  const state = foldJob({ job, jobs, sheets: versions, entries, unreadable })
-  const sheet = versions.find(({ id }) => id === state.sheetId)
+  const newest = newestSheet(sheets)
+  const state = stateOfJob(fold, job.id)
+  const sheet = sheets.find(({ id }) => id === state.sheetId)
   if (!newest || !sheet) throw new Error('its build sheet is not in this workshop')
   const groups = makeRunSheet(sheet)
   const run = stepsOf(groups)
   const steps = run.map((step) => ({ step, status: statusOf({ step, sheet, job, state }) }))
   const status = (step: Step) => steps.find((one) => one.step === step)?.status as StepStatus
-  const labels = jobLabels(jobs)
   return {
     engine,
     job,
@@ -166,17 +184,34 @@ function makeJobView({
   }
 }
 
+/** The jobs of an engine, read as they are asked for, each once. */
+const selectJobReads = createSelector(
+  [
+    (state: RootState, engineId: string) => engineSelectors.selectById(state.engines, engineId),
+    (state: RootState, engineId: string) => selectWork(state, engineId),
+  ],
+  (engine, work): ((job: Job | undefined) => JobView | NotReadable | undefined) => {
+    if (!engine) return () => undefined
+    const read = readJobs(engine, work)
+    const done = new Map<Job | undefined, JobView | NotReadable | undefined>()
+    return (job) => {
+      if (!done.has(job)) done.set(job, read(job))
+      return done.get(job)
+    }
+  },
+)
+
 /** The guard as it would be with one more line of a job's ledger; nothing is written. */
 export function guardWith(state: RootState, jobId: string, draft: EntryDraft, device: string): Guard | undefined {
   const job = jobSelectors.selectById(state.jobs, jobId)
   const view = selectJobView(state, jobId)
   if (!job || !view) return undefined
-  const entries = selectEngineEntries(state, job.engineId)
+  const work = selectWork(state, job.engineId)
   const would = {
     conditions: [],
     typed: [],
     ...draft,
-    ...nextStamp(entries, device),
+    ...nextStamp(work.entries, device),
     id: 'would-be',
     jobId,
     sheetId: view.sheet.id,
@@ -184,23 +219,23 @@ export function guardWith(state: RootState, jobId: string, draft: EntryDraft, de
     at: job.at,
     seenFrom: state.screen.side,
   } as Entry
-  const jobs = selectAllJobs(state, job.engineId)
-  const read = readJob(state, job, { jobs, entries: [...entries, would] })
-  return isView(read) ? read.guard : undefined
+  const engine = engineSelectors.selectById(state.engines, job.engineId)
+  const then = { ...work, entries: [...work.entries, would] }
+  try {
+    return (
+      engine &&
+      makeJobView({ engine, job, work: then, fold: foldOn(foldOf(engine.id, work), would), labels: view.labels }).guard
+    )
+  } catch {
+    const read = engine && readJobs(engine, then)(job)
+    return isView(read) ? read.guard : undefined
+  }
 }
 
 const engineIdOf = (state: RootState, jobId: string) => jobSelectors.selectById(state.jobs, jobId)?.engineId ?? ''
 
-const selectJobRead = createSelector(
-  [
-    (state: RootState) => state.engines,
-    (state: RootState) => state.sheets,
-    (state: RootState, jobId: string) => jobSelectors.selectById(state.jobs, jobId),
-    (state: RootState, jobId: string) => selectAllJobs(state, engineIdOf(state, jobId)),
-    (state: RootState, jobId: string) => selectEngineEntries(state, engineIdOf(state, jobId)),
-  ],
-  (engines, sheets, job, jobs, entries) => readJob({ engines, sheets }, job, { jobs, entries }),
-)
+const selectJobRead = (state: RootState, jobId: string) =>
+  selectJobReads(state, engineIdOf(state, jobId))(jobSelectors.selectById(state.jobs, jobId))
 
 export const selectJobView = (state: RootState, jobId: string): JobView | undefined => {
   const read = selectJobRead(state, jobId)
@@ -216,18 +251,16 @@ export const selectNotReadable = (state: RootState, jobId: string): NotReadable 
 /** What earlier jobs on the engine found of each mark, the latest first. */
 export const selectEarlierMarks = createSelector(
   [
-    (state: RootState) => state.engines,
-    (state: RootState) => state.sheets,
-    (state: RootState, engineId: string) => selectEngineEntries(state, engineId),
+    (state: RootState, engineId: string) => selectJobReads(state, engineId),
     (state: RootState, engineId: string) => selectAllJobs(state, engineId),
     (_state: RootState, _engineId: string, jobId: string) => jobId,
   ],
-  (engines, sheets, entries, jobs, jobId): readonly { readonly jobLabel: string; readonly mark: MarkReading }[] => {
+  (read, jobs, jobId): readonly { readonly jobLabel: string; readonly mark: MarkReading }[] => {
     const own = jobs.find(({ id }) => id === jobId)
     return jobs
       .filter((job) => own === undefined || compareJobs(job, own) < 0)
       .flatMap((job) => {
-        const view = readJob({ engines, sheets }, job, { jobs, entries })
+        const view = read(job)
         return isView(view) ? readMarks(view.sheet, view.state).map((mark) => ({ jobLabel: view.label, mark })) : []
       })
   },
@@ -244,14 +277,11 @@ export interface Inheritance {
 
 export const selectInherited = createSelector(
   [
-    (state: RootState) => state.engines,
-    (state: RootState) => state.sheets,
-    (state: RootState, engineId: string) => selectEngineEntries(state, engineId),
+    (state: RootState, engineId: string) => selectJobReads(state, engineId),
     (state: RootState, engineId: string) => selectAllJobs(state, engineId),
   ],
-  (engines, sheets, entries, jobs): Inheritance | undefined => {
-    const latest = jobs.find(({ removed }) => !removed)
-    const view = readJob({ engines, sheets }, latest, { jobs, entries })
+  (read, jobs): Inheritance | undefined => {
+    const view = read(jobs.find(({ removed }) => !removed))
     if (!isView(view)) return undefined
     const { loops, couplings } = view.state.stand
     const off = view.sheet.loops.filter(({ id }) => loops.get(id)?.is !== 'on')
@@ -277,14 +307,12 @@ export const selectOverlaps = createSelector(
 /** All visits of an engine as they stand, the latest first. */
 export const selectJobViews = createSelector(
   [
-    (state: RootState) => state.engines,
-    (state: RootState) => state.sheets,
-    (state: RootState, engineId: string) => selectEngineEntries(state, engineId),
+    (state: RootState, engineId: string) => selectJobReads(state, engineId),
     (state: RootState, engineId: string) => selectAllJobs(state, engineId),
   ],
-  (engines, sheets, entries, jobs): readonly JobView[] =>
+  (read, jobs): readonly JobView[] =>
     jobs.flatMap((job) => {
-      const view = readJob({ engines, sheets }, job, { jobs, entries })
+      const view = read(job)
       return isView(view) ? [view] : []
     }),
 )
