@@ -1,6 +1,7 @@
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
+import { buildId } from './buildId'
 import { firstPageBudget } from './firstPageBudget'
 
 export default defineConfig({
@@ -28,6 +29,7 @@ export default defineConfig({
     }),
     firstPageBudget(264_000),
   ],
+  define: { __BUILD__: JSON.stringify(buildId()) },
   build: { target: 'es2022', sourcemap: false, manifest: true },
   server: { port: 5180 },
 })

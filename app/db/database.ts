@@ -1,5 +1,7 @@
 import Dexie, { type Table } from 'dexie'
 import type { BuildSheet, Engine, Entry, Job } from '@link-count/core/model'
+import type { SummaryRow } from '../domain/summaries'
+import type { EngineRows } from '../domain/written'
 import {
   RECORD_TABLES,
   TABLES,
@@ -15,6 +17,10 @@ export type WorkshopKind = 'demo' | 'own'
 
 /** The meta row that counts the batches ever written to this workshop, by any tab. */
 export const REVISION = 'revision'
+/** Meta rows that count the records and the lines there are, and say when the first was written. */
+export const RECORDS = 'records'
+export const ENTRIES = 'entries'
+export const FIRST_AT = 'firstAt'
 
 /** One workshop's database. The demo is another database than the mechanic's own. */
 export class WorkshopDatabase extends Dexie {
@@ -25,6 +31,7 @@ export class WorkshopDatabase extends Dexie {
   declare drafts: Table<DraftRow, string>
   declare pictures: Table<PictureRow, string>
   declare meta: Table<MetaRow, string>
+  declare summaries: Table<SummaryRow, string>
 
   constructor(kind: WorkshopKind) {
     super(databaseName(kind))
@@ -45,18 +52,61 @@ export class WorkshopDatabase extends Dexie {
     return this.transaction('rw', [...TABLES], work)
   }
 
-  /** Writes a batch as one, and the number of the batch; or nothing, when another tab wrote since. */
-  write(batch: Batch, after: number): Promise<'written' | 'behind'> {
+  /** Writes a batch as one, and the number of the batch; or nothing, when another tab wrote since. Gives the notes that were counted along with it. */
+  write(batch: Batch, after: number): Promise<readonly MetaRow[] | 'behind'> {
     return this.inOne(async () => {
       if ((await this.revision()) !== after) return 'behind'
+      const counted = await this.countWith(batch)
       for (const name of TABLES) {
         const [put, drop] = [batch.put?.[name], batch.drop?.[name]]
         if (put && put.length > 0) await this.table<unknown>(name).bulkPut([...put])
         if (drop && drop.length > 0) await this.table(name).bulkDelete([...drop])
       }
-      await this.meta.put({ id: REVISION, value: String(after + 1) })
-      return 'written'
+      await this.meta.bulkPut([...counted, { id: REVISION, value: String(after + 1) }])
+      return counted
     })
+  }
+
+  /** How many records and lines there are with a batch on top, and when the first was written, from what was noted before it. */
+  private async countWith({ put, drop }: Batch): Promise<MetaRow[]> {
+    const touched = RECORD_TABLES.filter((name) => (put?.[name]?.length ?? 0) + (drop?.[name]?.length ?? 0) > 0)
+    if (touched.length === 0) return []
+    const before = await this.counts()
+    let [records, entries] = [before.records, before.entries]
+    for (const name of touched) {
+      const ids = [...new Set((put?.[name] ?? []).map(({ id }) => id))]
+      const there = async (some: readonly string[]) =>
+        this.table(name)
+          .where(':id')
+          .anyOf([...some])
+          .count()
+      const more = ids.length - (await there(ids)) - (await there(drop?.[name] ?? []))
+      records += more
+      if (name === 'entries') entries += more
+    }
+    const times = (put?.entries ?? []).map(({ at }) => at)
+    const firstAt = before.firstAt ?? times.reduce<string | undefined>((a, b) => (a && a < b ? a : b), undefined)
+    return [
+      { id: RECORDS, value: String(records) },
+      { id: ENTRIES, value: String(entries) },
+      ...(firstAt === undefined ? [] : [{ id: FIRST_AT, value: firstAt }]),
+    ]
+  }
+
+  /** As noted; counted where it is not. */
+  private async counts(): Promise<{ records: number; entries: number; firstAt: string | undefined }> {
+    const [records, entries, firstAt] = await this.meta.bulkGet([RECORDS, ENTRIES, FIRST_AT])
+    if (records && entries)
+      return { records: Number(records.value), entries: Number(entries.value), firstAt: firstAt?.value }
+    let first: string | undefined
+    await this.entries.each(({ at }) => void (first = first === undefined || at < first ? at : first))
+    return { records: await this.countRecords(), entries: await this.entries.count(), firstAt: first }
+  }
+
+  /** How many records there are. */
+  async countRecords(): Promise<number> {
+    const counts = await Promise.all(RECORD_TABLES.map((name) => this.table(name).count()))
+    return counts.reduce((sum, n) => sum + n, 0)
   }
 
   async revision(): Promise<number> {
@@ -66,13 +116,34 @@ export class WorkshopDatabase extends Dexie {
   /** Everything but the pictures, as it stood at one moment. */
   everything(): Promise<Rows> {
     return this.transaction('r', [...TABLES], async () => ({
-      engines: await this.engines.toArray(),
+      ...(await this.heads()),
       sheets: await this.sheets.toArray(),
-      jobs: await this.jobs.toArray(),
       entries: await this.entries.toArray(),
+    }))
+  }
+
+  /** What the list of engines and what is typed need; the build sheets and ledgers of an engine are read when a page is opened for it. */
+  heads(): Promise<Rows> {
+    return this.transaction('r', [...TABLES], async () => ({
+      engines: await this.engines.toArray(),
+      jobs: await this.jobs.toArray(),
       drafts: await this.drafts.toArray(),
       meta: await this.meta.toArray(),
+      summaries: await this.summaries.toArray(),
     }))
+  }
+
+  /** The build sheets and ledgers of an engine. */
+  engineRows(engineId: string): Promise<EngineRows> {
+    return this.transaction('r', [...TABLES], async () => {
+      const jobIds = await this.jobs.where('engineId').equals(engineId).primaryKeys()
+      return {
+        engineId,
+        jobIds,
+        sheets: await this.sheets.where('engineId').equals(engineId).toArray(),
+        entries: await this.entries.where('jobId').anyOf(jobIds).toArray(),
+      }
+    })
   }
 }
 

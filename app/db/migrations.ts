@@ -6,6 +6,7 @@ import { jobIndexes } from '../domain/jobs'
 import { metaIndexes } from '../domain/meta'
 import { pictureIndexes } from '../domain/pictures'
 import { sheetIndexes } from '../domain/sheets'
+import { summaryIndexes } from '../domain/summaries'
 
 type Row = Record<string, unknown>
 type RecordTableName = 'engines' | 'sheets' | 'jobs' | 'entries'
@@ -14,6 +15,8 @@ export interface StoreVersion {
   readonly version: number
   readonly name: string
   readonly stores: Readonly<Record<string, string>>
+  /** The version of a file of this shape, where it is another: what only a database holds changes no file. */
+  readonly file?: number
   /** How rows of the version before become rows of this one, by table; the same for a database and for a file. */
   readonly up: Partial<Record<RecordTableName, (row: Row) => Row>>
 }
@@ -38,6 +41,8 @@ export const storeVersions: readonly StoreVersion[] = [
   { version: 4, name: '004-one-stand', stores, up: {} },
   // A job may have been taken out, and a file has checksums.
   { version: 5, name: '005-nothing-lost', stores, up: {} },
+  // The list of engines lives on summaries: made, and never in a file.
+  { version: 6, name: '006-summaries', stores: { ...stores, summaries: summaryIndexes }, up: {}, file: 5 },
 ]
 
 /** Bank axes say how far they are trusted; layout and marks of the rim are on the sheet. */
@@ -72,18 +77,21 @@ function sheetTo3(sheet: Row): Row {
 }
 
 /** From file version n to n + 1. */
-export const fileMigrations: readonly NamedMigration[] = storeVersions.slice(1).map(({ version, name, up }) => ({
-  name,
-  from: version - 1,
-  up: (file) => ({
-    ...file,
-    ...Object.fromEntries(
-      Object.entries(up).map(([table, raise]) => {
-        const rows = file[table]
-        return [table, Array.isArray(rows) ? rows.map((row: unknown) => (isRow(row) ? raise(row) : row)) : rows]
-      }),
-    ),
-  }),
-}))
+export const fileMigrations: readonly NamedMigration[] = storeVersions
+  .slice(1)
+  .filter(({ file, version }) => (file ?? version) === version)
+  .map(({ version, name, up }) => ({
+    name,
+    from: version - 1,
+    up: (file) => ({
+      ...file,
+      ...Object.fromEntries(
+        Object.entries(up).map(([table, raise]) => {
+          const rows = file[table]
+          return [table, Array.isArray(rows) ? rows.map((row: unknown) => (isRow(row) ? raise(row) : row)) : rows]
+        }),
+      ),
+    }),
+  }))
 
 const isRow = (row: unknown): row is Row => typeof row === 'object' && row !== null && !Array.isArray(row)

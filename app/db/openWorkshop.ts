@@ -2,8 +2,8 @@ import type { UnknownAction } from '@reduxjs/toolkit'
 import { nanoid } from 'nanoid'
 import { TABLES, type Env, type Rows, type TableName } from '../domain/env'
 import { WriteError } from '../domain/failure'
-import { newDevice } from '../domain/writes'
-import { loaded } from '../domain/written'
+import { newDevice } from '../domain/device'
+import { loaded, type EngineRows } from '../domain/written'
 import { noCopy, openSecondCopy, type CopyStatus, type SecondCopy } from './copy'
 import { WorkshopDatabase, type WorkshopKind } from './database'
 import { notedRecords, noteRecords, noteTyped, takeTypedLeft } from './localNote'
@@ -22,6 +22,8 @@ export interface OpenWorkshop {
   readonly reset: () => Promise<() => Promise<void>>
   /** What another tab wrote unheard is read, when this one is looked at again. */
   readonly catchUp: () => Promise<void>
+  /** The build sheets and ledgers of an engine as they stand; nothing is kept of them. */
+  readonly readEngine: (engineId: string) => Promise<EngineRows>
   readonly copyStatus: () => CopyStatus
   readonly onCopyStatus: SecondCopy['onStatus']
   readonly close: () => void
@@ -60,7 +62,7 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
     const drafts = left.flatMap(([id, text]) => (text === undefined ? [] : [{ id, text }]))
     const gone = left.flatMap(([id, text]) => (text === undefined ? [id] : []))
     await db.write({ put: { ...fresh, meta, drafts }, drop: { drafts: gone } }, was.revision)
-    return { rows: await db.everything(), revision: await db.revision() }
+    return { rows: await db.heads(), revision: await db.revision(), records: await db.countRecords() }
   })
   // Not waited for: the lines that follow wait for it in the worker.
   void inTurn(() => renewCopy(db, copy, found))
@@ -71,6 +73,7 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
     tabs,
     copy,
     startRevision: found.revision,
+    startRecords: found.records,
     note: (n) => noteRecords(kind, n),
   })
   const commit: Env['commit'] = (make) => {
@@ -80,11 +83,13 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
   const replaceAll = async (rows: Rows) => {
     const before = { ...(await db.everything()), pictures: await db.pictures.toArray() }
     await commit(() => ({ put: rows, drop: whatIsNotIn(rows, before), taken: before.drafts ?? [] }))
+    await writer.readAgain()
     return before
   }
   return {
     env: {
       commit,
+      openEngine: writer.openEngine,
       noteTyped: (waiting) => noteTyped(kind, tab, waiting),
       readPicture: async (id) => (await db.pictures.get(id))?.blob,
       now,
@@ -97,6 +102,7 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
       return async () => void (await replaceAll(before))
     },
     catchUp: writer.catchUp,
+    readEngine: (engineId) => db.engineRows(engineId),
     copyStatus: copy.status,
     onCopyStatus: copy.onStatus,
     close: () => {

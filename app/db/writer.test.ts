@@ -59,9 +59,10 @@ async function openTab(copy: SecondCopy, deaf = false): Promise<Tab> {
     tabs,
     copy,
     startRevision: await db.revision(),
+    startRecords: await db.countRecords(),
     note: () => undefined,
   })
-  store.dispatch(loaded(await db.everything()))
+  store.dispatch(loaded(await db.heads()))
   writer.attach(store)
   return {
     writer,

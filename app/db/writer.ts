@@ -1,9 +1,9 @@
 import type { UnknownAction } from '@reduxjs/toolkit'
-import { RECORD_TABLES, type Batch } from '../domain/env'
+import type { Batch } from '../domain/env'
 import { WriteError } from '../domain/failure'
 import type { RootState } from '../domain/state'
-import { loaded, written } from '../domain/written'
-import { REVISION, type WorkshopDatabase } from './database'
+import { engineRead, loaded, written } from '../domain/written'
+import { RECORDS, REVISION, type WorkshopDatabase } from './database'
 import type { OtherTabs } from './otherTabs'
 import type { SecondCopy } from './copy'
 import type { InTurn } from './turns'
@@ -11,13 +11,17 @@ import type { InTurn } from './turns'
 /** The state that a writer moves when something is stored. */
 export interface WriterState {
   readonly dispatch: (action: UnknownAction) => unknown
-  readonly getState: () => RootState
+  readonly getState: () => Pick<RootState, 'opened'>
 }
 
 export interface Writer {
   readonly commit: (make: () => Batch) => Promise<void>
+  /** Reads the build sheets and ledgers of an engine into the state, in turn. */
+  readonly openEngine: (engineId: string) => Promise<void>
   /** Reads everything anew when another tab wrote something that this one has not heard of. */
   readonly catchUp: () => Promise<void>
+  /** Reads everything anew, whatever was heard of. */
+  readonly readAgain: () => Promise<void>
   /** From now on batches move this state. */
   readonly attach: (state: WriterState) => void
 }
@@ -29,6 +33,7 @@ export function makeWriter({
   tabs,
   copy,
   startRevision,
+  startRecords,
   note,
 }: {
   readonly db: WorkshopDatabase
@@ -36,19 +41,25 @@ export function makeWriter({
   readonly tabs: OtherTabs
   readonly copy: SecondCopy
   readonly startRevision: number
+  readonly startRecords: number
   /** Notes how many records there are, outside of the database. */
   readonly note: (records: number) => void
 }): Writer {
   let revision = startRevision
+  let records = startRecords
   let state: WriterState | undefined
   const move = (batch: Batch) => state?.dispatch(written(batch))
   const readAnew = async () => {
-    const rows = await db.everything()
+    const rows = await db.heads()
     const stands = Number(rows.meta?.find(({ id }) => id === REVISION)?.value ?? 0)
     if (stands < revision)
       throw new WriteError('closed', 'The browser’s storage holds less than this page: it was cleared or lost.')
     revision = stands
-    state?.dispatch(loaded(rows))
+    records = Number(rows.meta?.find(({ id }) => id === RECORDS)?.value ?? records)
+    const open = Object.keys(state?.getState().opened ?? {})
+    const opened = []
+    for (const id of open) opened.push(await db.engineRows(id))
+    state?.dispatch(loaded({ ...rows, opened }))
   }
   tabs.listen((told) => {
     if (told.revision <= revision) return
@@ -66,22 +77,32 @@ export function makeWriter({
       for (;;) {
         const batch = make()
         if (isEmpty(batch)) return
-        const records = state ? recordsAfter(state.getState(), batch) : 0
-        if ((await db.write(batch, revision)) === 'behind') {
+        const counted = await db.write(batch, revision)
+        if (counted === 'behind') {
           await readAnew()
           continue
         }
         revision++
-        await copy.append({ revision, records, batch })
+        const whole = { ...batch, put: { ...batch.put, meta: [...(batch.put?.meta ?? []), ...counted] } }
+        const noted = counted.find(({ id }) => id === RECORDS)
+        if (noted) records = Number(noted.value)
+        await copy.append({ revision, records, batch: whole })
         note(records)
-        move(batch)
-        tabs.tell({ revision, batch: forOthers(batch) })
+        move(whole)
+        tabs.tell({ revision, batch: forOthers(whole) })
         return
       }
     })
+  const openEngine = (engineId: string) =>
+    inTurn(async () => {
+      if ((await db.revision()) !== revision) await readAnew()
+      state?.dispatch(engineRead(await db.engineRows(engineId)))
+    })
   return {
     commit,
+    openEngine,
     catchUp,
+    readAgain: () => inTurn(readAnew),
     attach: (next) => {
       state = next
     },
@@ -96,13 +117,3 @@ const forOthers = ({ put: { drafts: _typed, pictures: _pictures, ...put } = {}, 
   put,
   ...(drop ? { drop } : {}),
 })
-
-/** How many records there are with a batch on top. */
-function recordsAfter(state: RootState, { put, drop }: Batch): number {
-  return RECORD_TABLES.reduce((sum, name) => {
-    const { ids, entities } = state[name]
-    const fresh = (put?.[name] ?? []).filter(({ id }) => !(id in entities)).length
-    const gone = (drop?.[name] ?? []).filter((id) => id in entities).length
-    return sum + ids.length + fresh - gone
-  }, 0)
-}

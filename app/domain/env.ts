@@ -1,4 +1,5 @@
 import type { BuildSheet, Engine, Entry, Job } from '@link-count/core/model'
+import type { SummaryRow } from './summaries/summary'
 
 export interface DraftRow {
   readonly id: string
@@ -25,13 +26,20 @@ export interface Stored {
   readonly drafts: DraftRow
   readonly meta: MetaRow
   readonly pictures: PictureRow
+  readonly summaries: SummaryRow
 }
 export type TableName = keyof Stored
 
 /** The tables whose rows are records: what a file holds, and what is counted to see that nothing is missing. */
 export const RECORD_TABLES = ['engines', 'sheets', 'jobs', 'entries'] as const
 export type RecordTable = (typeof RECORD_TABLES)[number]
-export const TABLES = [...RECORD_TABLES, 'drafts', 'meta', 'pictures'] as const satisfies readonly TableName[]
+export const TABLES = [
+  ...RECORD_TABLES,
+  'drafts',
+  'meta',
+  'pictures',
+  'summaries',
+] as const satisfies readonly TableName[]
 
 export type Rows = { readonly [K in TableName]?: readonly Stored[K][] }
 
@@ -51,6 +59,8 @@ export interface Env {
   /** Notes at once, before it is stored, what is typed and still waits for its turn: a page may be closed over it. Undefined = gone. */
   readonly noteTyped: (waiting: readonly (readonly [string, string | undefined])[]) => void
   readonly readPicture: (id: string) => Promise<Blob | undefined>
+  /** Reads the build sheets and ledgers of an engine into the state, in its turn among the writes of all tabs. */
+  readonly openEngine: (engineId: string) => Promise<void>
   readonly now: () => string
   readonly newId: () => string
 }

@@ -1,9 +1,9 @@
 import { createEntityAdapter, createSlice, type EntityState } from '@reduxjs/toolkit'
-import type { RecordTable, Stored } from './env'
+import type { Stored } from './env'
 import { loaded, written } from './written'
 
 /** A slice of records mirrored from the database. Its only changes are batches that are stored already. */
-export function recordSlice<K extends RecordTable>(table: K) {
+export function recordSlice<K extends 'engines' | 'jobs'>(table: K) {
   type T = Stored[K]
   const adapter = createEntityAdapter<T>()
   // Without a prototype: an id is never taken for what every object has.

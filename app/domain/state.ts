@@ -1,20 +1,20 @@
 import type { ThunkAction, UnknownAction } from '@reduxjs/toolkit'
 import { draftsSlice } from './drafts'
 import { enginesSlice } from './engines'
-import { entriesSlice } from './entries'
 import type { Env } from './env'
 import { jobsSlice } from './jobs'
 import { metaSlice } from './meta'
+import { openedReducer } from './opened'
 import { screenSlice } from './screen'
-import { sheetsSlice } from './sheets'
+import { summariesReducer } from './summaries'
 
 export const reducers = {
   engines: enginesSlice.reducer,
-  sheets: sheetsSlice.reducer,
   jobs: jobsSlice.reducer,
-  entries: entriesSlice.reducer,
   drafts: draftsSlice.reducer,
   meta: metaSlice.reducer,
+  opened: openedReducer,
+  summaries: summariesReducer,
   screen: screenSlice.reducer,
 }
 

@@ -12,7 +12,7 @@ import {
   type JobState,
 } from '@link-count/core/ledger'
 import { readMarks, type MarkReading } from '@link-count/core/marks'
-import type { BuildSheet, Engine, Entry, EntryDraft, Job, Records } from '@link-count/core/model'
+import type { BuildSheet, Engine, Entry, EntryDraft, Job } from '@link-count/core/model'
 import {
   makeRunSheet,
   statusOf,
@@ -23,10 +23,10 @@ import {
   type StepStatus,
 } from '@link-count/core/runSheet'
 import { engineSelectors } from './engines'
-import { entrySelectors } from './entries'
 import { foldOf, type EngineWork } from './folds'
 import { jobSelectors } from './jobs'
-import { newestSheet, sheetSelectors } from './sheets'
+import { selectAllJobs, selectEngineEntries, selectSheets } from './selectors'
+import { newestSheet } from './sheets'
 import type { RootState } from './state'
 
 /** A job as every screen sees it: derived, never stored. */
@@ -48,49 +48,6 @@ export interface JobView {
   readonly guard: Guard
 }
 
-export const selectEngines = (state: RootState) => engineSelectors.selectAll(state.engines)
-export const selectEngine = (state: RootState, id: string) => engineSelectors.selectById(state.engines, id)
-
-export const selectSheets = createSelector(
-  [(state: RootState) => state.sheets, (_state: RootState, engineId: string) => engineId],
-  (sheets, engineId) =>
-    sheetSelectors
-      .selectAll(sheets)
-      .filter((sheet) => sheet.engineId === engineId)
-      .sort((a, b) => b.version - a.version),
-)
-
-/** All jobs of an engine, those that were taken out as well, the latest first. */
-export const selectAllJobs = createSelector(
-  [(state: RootState) => state.jobs, (_state: RootState, engineId: string) => engineId],
-  (jobs, engineId) =>
-    jobSelectors
-      .selectAll(jobs)
-      .filter((job) => job.engineId === engineId)
-      .sort((a, b) => compareJobs(b, a)),
-)
-
-/** The jobs of an engine that have their ledgers, the latest first. */
-export const selectJobs = createSelector([selectAllJobs], (jobs) => jobs.filter(({ removed }) => !removed))
-
-/** Everything that was written on the engine of a job, in all of its jobs. */
-const selectEngineEntries = createSelector(
-  [
-    (state: RootState) => state.entries,
-    (state: RootState) => state.jobs,
-    (_state: RootState, engineId: string) => engineId,
-  ],
-  (entries, jobs, engineId) => {
-    const ids = new Set(
-      jobSelectors
-        .selectAll(jobs)
-        .filter((job) => job.engineId === engineId)
-        .map(({ id }) => id),
-    )
-    return entrySelectors.selectAll(entries).filter(({ jobId }) => ids.has(jobId))
-  },
-)
-
 /** Everything on an engine, each list the same as long as nothing in it changed. */
 const selectWork = createSelector(
   [
@@ -106,7 +63,8 @@ export interface NotReadable {
   readonly why: string
 }
 
-const isView = (read: JobView | NotReadable | undefined): read is JobView => read !== undefined && 'state' in read
+export const isView = (read: JobView | NotReadable | undefined): read is JobView =>
+  read !== undefined && 'state' in read
 
 /** Jobs of an engine, read one by one as they are asked for. One that cannot be read fails alone: the others are read without it, and what it did is not
  *  known. */
@@ -182,6 +140,12 @@ function makeJobView({
     inHand: stepInHand(run, status),
     guard: judgeGuard(sheet, state),
   }
+}
+
+/** The latest job of an engine as it stands, or why it cannot be shown; nothing, of an engine without one. */
+export function readLatest(engine: Engine, work: EngineWork): JobView | NotReadable | undefined {
+  const [latest] = work.jobs.filter(({ removed }) => !removed).sort((a, b) => compareJobs(b, a))
+  return readJobs(engine, work)(latest)
 }
 
 /** The jobs of an engine, read as they are asked for, each once. */
@@ -315,19 +279,4 @@ export const selectJobViews = createSelector(
       const view = read(job)
       return isView(view) ? [view] : []
     }),
-)
-
-export const selectRecords = createSelector(
-  [
-    (state: RootState) => state.engines,
-    (state: RootState) => state.sheets,
-    (state: RootState) => state.jobs,
-    (state: RootState) => state.entries,
-  ],
-  (engines, sheets, jobs, entries): Records => ({
-    engines: engineSelectors.selectAll(engines),
-    sheets: sheetSelectors.selectAll(sheets),
-    jobs: jobSelectors.selectAll(jobs),
-    entries: entrySelectors.selectAll(entries),
-  }),
 )

@@ -3,19 +3,11 @@ import { beginSheet } from '@link-count/core/starters'
 import { fakeWorkshop, type Fake } from '../testing/fakeEnv'
 import { dropDrafts, keepDraft } from './draftWrites'
 import { failureOf } from './failure'
-import { selectJobs, selectJobView, selectSheets } from './views'
-import {
-  addPicture,
-  addRecords,
-  beginEngine,
-  changeSheet,
-  changeSheetInJob,
-  deviceOf,
-  notePut,
-  openJob,
-  readPicture,
-  say,
-} from './writes'
+import { selectJobs, selectSheets } from './selectors'
+import { selectJobView } from './views'
+import { deviceOf } from './device'
+import { notePut, openEngine, readPicture } from './notes'
+import { addPicture, addRecords, beginEngine, changeSheet, changeSheetInJob, openJob, say } from './writes'
 import { written } from './written'
 
 let fake: Fake
@@ -31,6 +23,7 @@ beforeEach(async () => {
       beginSheet({ id: 'sheet', engineId: 'engine', at, cylinders: 1, guide: false, tensioner: true }),
     ),
   )
+  await store.dispatch(openEngine('engine'))
 })
 
 const start = () => store.dispatch(openJob({ engineId: 'engine', sheetId: 'sheet', arrival: 'chainOn', reason: '' }))
@@ -38,7 +31,7 @@ const view = (jobId: string) => selectJobView(store.getState(), jobId)
 
 test('an engine and its build sheet are one write', () => {
   expect(fake.batches).toHaveLength(1)
-  expect(Object.keys(fake.batches[0]?.put ?? {})).toEqual(['engines', 'sheets'])
+  expect(Object.keys(fake.batches[0]?.put ?? {})).toEqual(['engines', 'sheets', 'summaries'])
 })
 
 test('a build sheet nobody cites is changed in place; a cited one gets a next version and stays as it was', async () => {
@@ -117,7 +110,7 @@ test('a job goes on with a newer build sheet only by an entry, and the two are o
   expect(view(job.id)?.sheet.notes).toBe('')
   await store.dispatch(changeSheetInJob(job.id, (sheet) => ({ ...sheet, notes: 'three' })))
   expect(view(job.id)?.sheet.notes).toBe('three')
-  expect(Object.keys(fake.batches.at(-1)?.put ?? {})).toEqual(['sheets', 'entries'])
+  expect(Object.keys(fake.batches.at(-1)?.put ?? {})).toEqual(['sheets', 'entries', 'summaries'])
 })
 
 test('a build sheet that a job has just taken up is cited, before anything is written against it', async () => {
@@ -179,7 +172,7 @@ test('a picture and its line in the ledger are one write, to be read back', asyn
   const [entry] = view(job.id)?.entries ?? []
   if (entry?.kind !== 'picture') throw new Error('no picture')
   expect(entry).toMatchObject({ caption: 'as found', bytes: 3, mediaType: 'image/png' })
-  expect(Object.keys(fake.batches.at(-1)?.put ?? {})).toEqual(['pictures', 'entries'])
+  expect(Object.keys(fake.batches.at(-1)?.put ?? {})).toEqual(['pictures', 'entries', 'summaries'])
   expect(await store.dispatch(readPicture(entry.pictureId))).toBe(blob)
   expect(await store.dispatch(readPicture('nowhere'))).toBeUndefined()
 })

@@ -13,37 +13,24 @@ import {
 import { citedSheets, nextStamp, sheetIdNow } from '@link-count/core/ledger'
 import type { Guard } from '@link-count/core/guard'
 import { engineSelectors } from './engines'
-import { entrySelectors } from './entries'
-import type { Batch, DraftRow, Env, MetaRow, PictureRow } from './env'
+import { commit, taken, type Made, type Outside } from './commit'
+import { deviceOf, newDevice } from './device'
+import type { DraftRow, PictureRow } from './env'
 import { WriteError } from './failure'
 import { jobSelectors } from './jobs'
-import { newestSheet, sheetSelectors } from './sheets'
+import { newestSheet } from './sheets'
 import type { AppThunk, RootState } from './state'
-import { guardWith } from './views'
+import { selectAllJobs, selectSheets } from './selectors'
+import { guardWith, selectJobView } from './views'
 
 /* Every write of records is here and goes one way: parse, commit, then the same value is in the state. A write that fails leaves the state as it was.
  * `takes`: what was typed for it; its drafts go in the same batch, unless something else is typed there by then. */
 
-interface Made<T> {
-  readonly batch: Batch
-  readonly give: T
-}
-
-type Outside = Pick<Env, 'newId' | 'now'>
-
-/** Commits what is made of the state as it is when its turn comes. */
-const commit =
-  <T>(make: (state: RootState, env: Outside) => Made<T>): AppThunk<Promise<T>> =>
-  async (_dispatch, getState, env) => {
-    let made: Made<T> | undefined
-    await env.commit(() => (made = make(getState(), env)).batch)
-    return (made as Made<T>).give
-  }
-
-/** Drops the drafts among these that still say what was taken. */
-function taken({ drafts }: RootState, takes: readonly DraftRow[]): Pick<Batch, 'drop' | 'taken'> {
-  const rows = takes.filter(({ id, text }) => drafts[id] === text)
-  return { drop: { drafts: rows.map(({ id }) => id) }, taken: rows }
+function entriesOf(state: RootState, engineId: string): readonly Entry[] {
+  const open = state.opened[engineId]
+  // Without what was written before, a line would be given a place that is taken.
+  if (!open) throw new WriteError('gone', `Engine ${engineId} is not open`)
+  return open.entries
 }
 
 /** A new engine with its first build sheet. */
@@ -69,13 +56,8 @@ export const openJob = (job: Omit<Job, 'id' | 'at' | 'number'>, takes: readonly 
 function linesOf(state: RootState, { newId, now }: Outside, jobId: string, drafts: readonly EntryDraft[]): Entry[] {
   const job = jobSelectors.selectById(state.jobs, jobId)
   if (!job) throw new WriteError('gone', `There is no job ${jobId}`)
-  const jobIds = new Set(
-    jobSelectors
-      .selectAll(state.jobs)
-      .filter(({ engineId }) => engineId === job.engineId)
-      .map(({ id }) => id),
-  )
-  const onEngine = entrySelectors.selectAll(state.entries).filter((entry) => jobIds.has(entry.jobId))
+  const onEngine = entriesOf(state, job.engineId)
+  const sheetId = selectJobView(state, jobId)?.sheet.id ?? sheetIdNow(job, onEngine)
   const device = deviceOf(state)
   const { counter, seen } = nextStamp(onEngine, device)
   return drafts.map((draft, i) =>
@@ -85,7 +67,7 @@ function linesOf(state: RootState, { newId, now }: Outside, jobId: string, draft
       ...draft,
       id: newId(),
       jobId,
-      sheetId: sheetIdNow(job, onEngine),
+      sheetId,
       device,
       counter: counter + i,
       seen,
@@ -143,9 +125,9 @@ function changedSheet(
   engineId: string,
   change: (sheet: BuildSheet) => BuildSheet,
 ): BuildSheet {
-  const newest = newestSheet(sheetSelectors.selectAll(state.sheets).filter((sheet) => sheet.engineId === engineId))
+  const newest = newestSheet(selectSheets(state, engineId))
   if (!newest) throw new WriteError('gone', `Engine ${engineId} has no build sheet`)
-  const cited = citedSheets(jobSelectors.selectAll(state.jobs), entrySelectors.selectAll(state.entries)).has(newest.id)
+  const cited = citedSheets(selectAllJobs(state, engineId), entriesOf(state, engineId)).has(newest.id)
   const changed = change(newest)
   return buildSheetSchema.parse(
     cited ? { ...changed, id: newId(), version: newest.version + 1, at: now() } : { ...changed, id: newest.id },
@@ -170,7 +152,7 @@ export const removeJob = (jobId: string) =>
   commit((state, { now }) => {
     const job = jobSelectors.selectById(state.jobs, jobId)
     if (!job) throw new WriteError('gone', `There is no job ${jobId}`)
-    const its = entrySelectors.selectAll(state.entries).filter((entry) => entry.jobId === jobId)
+    const its = entriesOf(state, job.engineId).filter((entry) => entry.jobId === jobId)
     const counters = its.map(({ counter }) => counter).filter((n) => Number.isInteger(n) && n > 0 && n < 1e9)
     const row: Job = { ...job, removed: { at: now(), counter: Math.max(0, ...counters) } }
     const pictures = its.flatMap((entry) => (entry.kind === 'picture' ? [entry.pictureId] : []))
@@ -180,7 +162,9 @@ export const removeJob = (jobId: string) =>
 /** Says which of several build sheets of one number is right: the next number is like it. */
 export const chooseSheet = (sheetId: string) =>
   commit((state, { newId, now }) => {
-    const chosen = sheetSelectors.selectById(state.sheets, sheetId)
+    const chosen = Object.values(state.opened)
+      .flatMap(({ sheets }) => sheets)
+      .find(({ id }) => id === sheetId)
     if (!chosen) throw new WriteError('gone', `There is no build sheet ${sheetId}`)
     const row = buildSheetSchema.parse({ ...chosen, id: newId(), version: chosen.version + 1, at: now() })
     return { batch: { put: { sheets: [row] } }, give: row }
@@ -206,14 +190,3 @@ export const addRecords = (add: Records, pictures: readonly PictureRow[], change
       give: undefined,
     }
   })
-
-export const notePut = (rows: readonly MetaRow[]) => commit(() => ({ batch: { put: { meta: rows } }, give: undefined }))
-
-export const readPicture =
-  (pictureId: string): AppThunk<Promise<Blob | undefined>> =>
-  (_dispatch, _getState, env) =>
-    env.readPicture(pictureId)
-
-/** What this browser is called in entries; given when a workshop is opened for the first time. */
-export const deviceOf = ({ meta }: RootState): string => meta['device'] ?? 'd-unnamed'
-export const newDevice = (newId: () => string) => `d-${newId().slice(0, 10)}`

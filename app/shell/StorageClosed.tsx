@@ -6,7 +6,7 @@ import { useWorkshop } from '../ui/WorkshopContext'
 /** The database was closed under the page: what is on the screen can still be saved to a file, and nothing more can be written. */
 export function StorageClosed({ why }: { readonly why: string }) {
   const dispatch = useAppDispatch()
-  const { now } = useWorkshop()
+  const { kind, now } = useWorkshop()
   return (
     <div className="storage-closed" role="alert">
       <p>
@@ -15,7 +15,7 @@ export function StorageClosed({ why }: { readonly why: string }) {
       <Button variant="filled" onClick={() => window.location.reload()}>
         Load it again
       </Button>
-      <Button variant="default" onClick={() => void dispatch(saveToFile(now()))}>
+      <Button variant="default" onClick={() => void dispatch(saveToFile(kind, now()))}>
         Save what is on the screen to a file
       </Button>
     </div>

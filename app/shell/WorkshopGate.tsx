@@ -6,6 +6,7 @@ import { makeStore, type AppStore } from '../store'
 import { showNotice } from '../ui/notice'
 import { attempt } from '../ui/attempt'
 import { WorkshopProvider, type WorkshopInfo } from '../ui/WorkshopContext'
+import { keepSummaries } from './keepSummaries'
 import { rememberWorkshop } from './lastWorkshop'
 import { StorageClosed } from './StorageClosed'
 import { useFolderCopy } from './useFolderCopy'
@@ -93,6 +94,7 @@ function OpenPages({
     document.addEventListener('visibilitychange', look)
     return () => document.removeEventListener('visibilitychange', look)
   }, [workshop])
+  useEffect(() => keepSummaries(store, workshop.readEngine), [store, workshop])
   const info = useMemo(
     (): WorkshopInfo => ({
       kind,

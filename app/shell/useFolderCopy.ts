@@ -1,8 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { allowFolder, folderOf, hasFolders, writeToFolder, type Folder } from '../db/folder'
-import { RECORD_TABLES } from '../domain/env'
-import { selectRecords } from '../domain/views'
-import { readPicture } from '../domain/writes'
+import { RECORDS } from '../db'
+import { selectHeld } from '../domain/selectors'
 import type { AppStore } from '../store'
 import { noteSaved } from '../ui/saveToFile'
 import type { FolderCopy } from '../ui/WorkshopContext'
@@ -25,12 +24,12 @@ export function useFolderCopy(store: AppStore, kind: 'demo' | 'own'): FolderCopy
     going.current = true
     try {
       const { makeFileOf } = await import('../workers/fileWork')
-      const records = selectRecords(store.getState())
-      const at = new Date().toISOString()
-      const read = (id: string) => store.dispatch(readPicture(id))
-      const { name, blob } = await makeFileOf(records, at, undefined, read, () => undefined)
+      const savedAt = new Date().toISOString()
+      const held = selectHeld(store.getState())
+      const { name, blob, entries, onlyHeld } = await makeFileOf(kind, { savedAt, held }, () => undefined)
+      if (onlyHeld) throw new Error('the browser’s storage is gone')
       await writeToFolder(kind, name, blob)
-      await store.dispatch(noteSaved(at, records.entries.length))
+      await store.dispatch(noteSaved(savedAt, entries))
       setFailed(undefined)
     } catch (cause) {
       setFailed(cause instanceof Error ? cause.message : String(cause))
@@ -41,7 +40,10 @@ export function useFolderCopy(store: AppStore, kind: 'demo' | 'own'): FolderCopy
   useEffect(() => {
     if (!allowed) return
     let timer: ReturnType<typeof setTimeout> | undefined
-    const recordsOf = () => RECORD_TABLES.map((name) => store.getState()[name])
+    const recordsOf = () => {
+      const { meta, engines, jobs, opened } = store.getState()
+      return [meta[RECORDS], engines, jobs, ...Object.values(opened).map(({ sheets }) => sheets)]
+    }
     let seen = recordsOf()
     const copy = () => {
       clearTimeout(timer)
@@ -50,7 +52,7 @@ export function useFolderCopy(store: AppStore, kind: 'demo' | 'own'): FolderCopy
     }
     const stop = store.subscribe(() => {
       const now = recordsOf()
-      if (now.every((table, i) => table === seen[i])) return
+      if (now.length === seen.length && now.every((one, i) => one === seen[i])) return
       seen = now
       timer ??= setTimeout(copy, AFTER_MS)
     })

@@ -1,7 +1,8 @@
 import { configureStore } from '@reduxjs/toolkit'
+import type { BuildSheet, Entry, Job } from '@link-count/core/model'
 import { TABLES, type Batch, type Env, type PictureRow, type TableName } from '../domain/env'
 import { reducers } from '../domain/state'
-import { written } from '../domain/written'
+import { engineRead, written } from '../domain/written'
 
 export interface Fake {
   readonly store: ReturnType<typeof storeOf>
@@ -42,6 +43,19 @@ export function fakeWorkshop(): Fake {
       const mine = last.then(write, write)
       last = mine
       return mine
+    },
+    openEngine: (engineId) => {
+      const list = <T>(name: TableName) => [...rows[name].values()] as T[]
+      const jobIds = list<Job>('jobs').flatMap((job) => (job.engineId === engineId ? [job.id] : []))
+      fake.store.dispatch(
+        engineRead({
+          engineId,
+          jobIds,
+          sheets: list<BuildSheet>('sheets').filter((sheet) => sheet.engineId === engineId),
+          entries: list<Entry>('entries').filter(({ jobId }) => jobIds.includes(jobId)),
+        }),
+      )
+      return Promise.resolve()
     },
     noteTyped: (waiting) => (fake.noted = waiting),
     readPicture: (id) => Promise.resolve((rows.pictures.get(id) as PictureRow | undefined)?.blob),

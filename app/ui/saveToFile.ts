@@ -1,5 +1,6 @@
-import { readPicture, notePut } from '../domain/writes'
-import { selectRecords } from '../domain/views'
+import type { WorkshopKind } from '../db'
+import { selectHeld } from '../domain/selectors'
+import { notePut } from '../domain/notes'
 import type { AppThunk } from '../domain/state'
 import { attempt } from './attempt'
 import { download } from './download'
@@ -10,13 +11,13 @@ import { tellProgress } from './progress'
 /** Saves the workshop, or one engine of it, as a file in the open format; pictures go beside it. A browser does not say whether a download arrived: it counts
  *  as saved when somebody has seen it, which the workshop page asks. */
 export const saveToFile =
-  (savedAt: string, engineId?: string): AppThunk =>
-  async (dispatch, getState) => {
-    const records = selectRecords(getState())
+  (kind: WorkshopKind, savedAt: string, engineId?: string): AppThunk =>
+  async (_dispatch, getState) => {
+    const held = selectHeld(getState())
     const progress = tellProgress('Making the file')
     try {
       const { makeFileOf } = await import('../workers/fileWork')
-      const made = await makeFileOf(records, savedAt, engineId, (id) => dispatch(readPicture(id)), progress.at)
+      const made = await makeFileOf(kind, { savedAt, engineId, held }, progress.at)
       if (made.tooFull) {
         const mb = Math.round(made.jsonBytes / 1e6)
         return void showNotice({
@@ -25,7 +26,13 @@ export const saveToFile =
         })
       }
       download(made.name, made.blob)
-      if (engineId === undefined) setHanded({ name: made.name, savedAt, entries: records.entries.length })
+      if (made.onlyHeld)
+        void showNotice({
+          words:
+            'The browser’s storage is gone, so the file holds only the engines that were opened since this page was loaded, without their pictures.',
+          lasting: true,
+        })
+      else if (engineId === undefined) setHanded({ name: made.name, savedAt, entries: made.entries })
       if (made.nearlyFull)
         void showNotice({
           words:

@@ -2,8 +2,8 @@ import { proxy, wrap } from 'comlink'
 import type { FileError } from '@link-count/core/file'
 import type { Records } from '@link-count/core/model'
 import type { Result } from '@link-count/core/result'
-import type { Written } from '../db/archive'
-import type { FileWorker, OpenedFile } from './file.worker'
+import type { WorkshopKind } from '../db'
+import type { FileWorker, MadeFile, OpenedFile } from './file.worker'
 
 async function inWorker<T>(work: (worker: ReturnType<typeof wrap<FileWorker>>) => Promise<T>): Promise<T> {
   const raw = new Worker(new URL('./file.worker.ts', import.meta.url), { type: 'module' })
@@ -17,22 +17,23 @@ async function inWorker<T>(work: (worker: ReturnType<typeof wrap<FileWorker>>) =
   }
 }
 
-/** Reads a file off the page's thread and says what opening it would do. */
+/** Reads a file off the page's thread and says what opening it in a workshop would do. */
 export const openFile = (
   file: Blob,
-  mine: Records,
+  kind: WorkshopKind,
   progress: (share: number) => void,
 ): Promise<Result<OpenedFile, FileError>> =>
-  inWorker(async (worker): Promise<Result<OpenedFile, FileError>> => worker.open(file, mine, proxy(progress)))
+  inWorker(async (worker): Promise<Result<OpenedFile, FileError>> => worker.open(file, kind, proxy(progress)))
 
-/** Makes a file of everything, or of one engine, off the page's thread. */
+/** Makes a file of a whole workshop, or of one engine of it, off the page's thread; where its storage is gone, of what the page still holds. */
 export const makeFileOf = (
-  records: Records,
-  savedAt: string,
-  engineId: string | undefined,
-  readPicture: (id: string) => Promise<Blob | undefined>,
+  kind: WorkshopKind,
+  {
+    savedAt,
+    engineId,
+    held,
+  }: { readonly savedAt: string; readonly engineId?: string | undefined; readonly held: Records },
   progress: (share: number) => void,
-): Promise<Written> =>
-  inWorker((worker) => worker.save(records, savedAt, engineId, proxy(readPicture), proxy(progress)))
+): Promise<MadeFile> => inWorker((worker) => worker.save(kind, { savedAt, engineId, held }, proxy(progress)))
 
-export type { OpenedFile }
+export type { MadeFile, OpenedFile }

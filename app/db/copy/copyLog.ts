@@ -19,8 +19,11 @@ export interface CopySummary {
 /** The last line of a folded copy: without it the fold was cut off and counts for nothing. */
 const END = '"end"'
 
-export const lineOf = ({ revision, records, batch: { put: { pictures: _beside, ...put } = {}, drop } }: CopyLine) =>
-  writeLine(JSON.stringify({ put, ...(drop ? { drop } : {}) }), { revision, records })
+export const lineOf = ({
+  revision,
+  records,
+  batch: { put: { pictures: _beside, summaries: _made, ...put } = {}, drop },
+}: CopyLine) => writeLine(JSON.stringify({ put, ...(drop ? { drop } : {}) }), { revision, records })
 
 export const endLine = (summary: CopySummary) => writeLine(END, summary)
 
@@ -68,7 +71,7 @@ export function foldLines(
 /** A whole workshop as lines, some thousand rows in each. */
 export function* linesOfAll(rows: Rows, summary: CopySummary): Generator<string> {
   for (const name of TABLES) {
-    if (name === 'pictures') continue
+    if (name === 'pictures' || name === 'summaries') continue
     const all = rows[name] ?? []
     for (let i = 0; i < all.length; i += 1000)
       yield lineOf({ ...summary, batch: { put: { [name]: all.slice(i, i + 1000) } } })

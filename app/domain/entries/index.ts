@@ -1,2 +1,1 @@
 export * from './table'
-export * from './slice'

@@ -8,6 +8,7 @@ import { selectJobView, type JobView } from '../../domain/views'
 import { useAppSelector } from '../../store'
 import { FaceStill } from '../../ui/face'
 import { TimingFigure, unprovedOf, ZeroFigure } from '../../ui/job'
+import { EngineGate } from '../../ui/EngineGate'
 import { PageHeader } from '../../ui/PageHeader'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { formatDate, itemSentence, markShortWords, meterWords, stepTitle, verdictTitle } from '../../ui/wording'
@@ -16,6 +17,14 @@ import './card.css'
 /** The finished timing card: printed on one page, exported, and what the next job starts from. */
 export default function CardPage() {
   const { jobId = '' } = useParams()
+  return (
+    <EngineGate jobId={jobId}>
+      <OpenCard jobId={jobId} />
+    </EngineGate>
+  )
+}
+
+function OpenCard({ jobId }: { readonly jobId: string }) {
   const view = useAppSelector((state) => selectJobView(state, jobId))
   if (!view) return <p className="page-message">There is no such job in this workshop.</p>
   return (

@@ -5,10 +5,13 @@ import type { BuildSheet, Engine } from '@link-count/core/model'
 import { sheetLabels } from '@link-count/core/sheet'
 import { PART_IDS } from '@link-count/core/starters'
 import { newestSheet } from '../../domain/sheets'
-import { selectEngine, selectJobs, selectJobView, selectNotReadable, selectSheets } from '../../domain/views'
+import { selectEngine, selectJobs, selectSheets } from '../../domain/selectors'
+import { selectJobView, selectNotReadable } from '../../domain/views'
 import { changeSheet } from '../../domain/writes'
 import { useAppDispatch, useAppSelector } from '../../store'
-import { ChainProgress, pinState } from '../../ui/ChainProgress'
+import { ChainProgress } from '../../ui/ChainProgress'
+import { pinState } from '../../ui/pinState'
+import { EngineGate } from '../../ui/EngineGate'
 import { PageHeader } from '../../ui/PageHeader'
 import { saveToFile } from '../../ui/saveToFile'
 import { useWorkshop } from '../../ui/WorkshopContext'
@@ -38,13 +41,12 @@ import './engine.css'
 export default function EnginePage() {
   const { engineId = '' } = useParams()
   const engine = useAppSelector((state) => selectEngine(state, engineId))
-  if (!engine) return <p className="page-message">There is no such engine in this workshop.</p>
-  return <EngineSheet key={engineId} engine={engine} />
+  return <EngineGate engineId={engineId}>{engine && <EngineSheet key={engineId} engine={engine} />}</EngineGate>
 }
 
 function EngineSheet({ engine }: { engine: Engine }) {
   const dispatch = useAppDispatch()
-  const { now } = useWorkshop()
+  const { kind, now } = useWorkshop()
   const attempt = useAttempt()
   const versions = useAppSelector((state) => selectSheets(state, engine.id))
   const sheet = newestSheet(versions)
@@ -65,7 +67,7 @@ function EngineSheet({ engine }: { engine: Engine }) {
     <SheetEditorProvider value={editor}>
       <div className="engine">
         <PageHeader crumbs={[{ words: engine.name }]}>
-          <Button variant="quiet" onClick={() => void dispatch(saveToFile(now(), engine.id))}>
+          <Button variant="quiet" onClick={() => void dispatch(saveToFile(kind, now(), engine.id))}>
             Save<span className="wide">&nbsp;this engine to a file</span>
           </Button>
           <Button variant="filled" onClick={() => setStarting(true)}>

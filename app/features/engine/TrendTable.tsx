@@ -1,6 +1,7 @@
 import type { Phase } from '@link-count/core/model'
 import { fixed, formatLateness } from '@link-count/core/units'
-import { selectJobs, selectJobViews } from '../../domain/views'
+import { selectJobs } from '../../domain/selectors'
+import { selectJobViews } from '../../domain/views'
 import { useAppSelector } from '../../store'
 import { formatDate, meterWords } from '../../ui/wording'
 import { useSheetEditor } from './SheetEditor'

@@ -1,5 +1,5 @@
 import { Checkbox } from '@mantine/core'
-import { notePut } from '../../domain/writes'
+import { notePut } from '../../domain/notes'
 import { useAppDispatch, useAppSelector } from '../../store'
 import { Dialog } from '../../ui/Dialog'
 import { useAttempt } from '../../ui/useAttempt'

@@ -8,8 +8,10 @@ import type { Step } from '@link-count/core/runSheet'
 import { screenSlice, type BenchView } from '../../domain/screen'
 import { selectJobView, selectNotReadable, type JobView } from '../../domain/views'
 import { makeDrawnCrank, useAppDispatch, useAppSelector } from '../../store'
-import { ChainProgress, pinState } from '../../ui/ChainProgress'
+import { ChainProgress } from '../../ui/ChainProgress'
+import { pinState } from '../../ui/pinState'
 import { FaceStill } from '../../ui/face'
+import { EngineGate } from '../../ui/EngineGate'
 import { PageHeader } from '../../ui/PageHeader'
 import { gapCosts, loopWords, sideName, stepTitle } from '../../ui/wording'
 import { BenchMode } from './BenchMode'
@@ -49,6 +51,14 @@ const ValvesView = lazy(() => import('./bench/ValvesView'))
 /** The bench: the sheet, the living drawing, the strip, the guard. */
 export default function JobPage() {
   const { jobId = '' } = useParams()
+  return (
+    <EngineGate jobId={jobId}>
+      <OpenJob jobId={jobId} />
+    </EngineGate>
+  )
+}
+
+function OpenJob({ jobId }: { readonly jobId: string }) {
   const view = useAppSelector((state) => selectJobView(state, jobId))
   const notReadable = useAppSelector((state) => selectNotReadable(state, jobId))
   if (notReadable) return <NotReadableJob jobId={jobId} why={notReadable.why} />

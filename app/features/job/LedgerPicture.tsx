@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { readPicture } from '../../domain/writes'
+import { readPicture } from '../../domain/notes'
 import { useAppDispatch } from '../../store'
 
 /** A picture of the ledger, read from the database when it is shown. */

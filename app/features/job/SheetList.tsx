@@ -1,5 +1,6 @@
 import type { Step, StepStatus } from '@link-count/core/runSheet'
-import { Pin, pinState, pinWords } from '../../ui/ChainProgress'
+import { Pin, pinWords } from '../../ui/ChainProgress'
+import { pinState } from '../../ui/pinState'
 import { stepTitle } from '../../ui/wording'
 import { useBench } from './JobContext'
 import { stepResult } from './steps'

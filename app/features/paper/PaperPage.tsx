@@ -13,10 +13,11 @@ import { layOutRim, type RimPlace } from '@link-count/core/rim'
 import { fixed, formatMm, otherHand, wrapTo360, wrapToSigned180, type Hand } from '@link-count/core/units'
 import { newestSheet } from '../../domain/sheets'
 import { screenSlice } from '../../domain/screen'
-import { selectEngine, selectSheets } from '../../domain/views'
+import { selectEngine, selectSheets } from '../../domain/selectors'
 import { useAppDispatch, useAppSelector } from '../../store'
 import { download } from '../../ui/download'
 import { LengthInput, useDraft, useLengthField } from '../../ui/fields'
+import { EngineGate } from '../../ui/EngineGate'
 import { PageHeader } from '../../ui/PageHeader'
 import { PaperPreview } from '../../ui/paper/PaperPreview'
 import { aboutTdc, sideName } from '../../ui/wording'
@@ -27,6 +28,14 @@ import './paper.css'
 /** Angles laid out along this engine's rim, a tape and a degree wheel to print, and piston drop against crank degrees. */
 export default function PaperPage() {
   const { engineId = '' } = useParams()
+  return (
+    <EngineGate engineId={engineId}>
+      <OpenPaper engineId={engineId} />
+    </EngineGate>
+  )
+}
+
+function OpenPaper({ engineId }: { readonly engineId: string }) {
   const engine = useAppSelector((state) => selectEngine(state, engineId))
   const sheet = newestSheet(useAppSelector((state) => selectSheets(state, engineId)))
   if (!engine || !sheet) return <p className="page-message">There is no such engine in this workshop.</p>

@@ -1,11 +1,11 @@
 import { Button } from '@mantine/core'
 import { useRef, useState } from 'react'
 import { takeOther, type MergeOutcome, type Offer } from '@link-count/core/file'
-import { selectRecords } from '../../domain/views'
 import { addRecords } from '../../domain/writes'
-import { useAppDispatch, useAppSelector } from '../../store'
+import { useAppDispatch } from '../../store'
 import { Dialog } from '../../ui/Dialog'
 import { useAttempt } from '../../ui/useAttempt'
+import { useWorkshop } from '../../ui/WorkshopContext'
 import { fileWords } from '../../ui/wording'
 import type { OpenedFile } from '../../workers/fileWork'
 import { offerWords, valueWords } from './offerWords'
@@ -18,7 +18,7 @@ interface Ready extends OpenedFile {
 export default function ImportDialog({ onClose }: { readonly onClose: () => void }) {
   const dispatch = useAppDispatch()
   const attempt = useAttempt()
-  const mine = useAppSelector(selectRecords)
+  const { kind } = useWorkshop()
   const input = useRef<HTMLInputElement>(null)
   const [reading, setReading] = useState<number>()
   const [refused, setRefused] = useState<string>()
@@ -30,7 +30,7 @@ export default function ImportDialog({ onClose }: { readonly onClose: () => void
     setReading(0)
     try {
       const { openFile } = await import('../../workers/fileWork')
-      const opened = await openFile(file, mine, setReading)
+      const opened = await openFile(file, kind, setReading)
       if (opened.ok) setReady({ ...opened.value, name: file.name })
       else setRefused(fileWords(opened.error))
     } catch (cause) {

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core'
 import { MISSING, RECOVERED, type Loss } from '../../db'
-import { notePut } from '../../domain/writes'
+import { notePut } from '../../domain/notes'
 import { useAppDispatch, useAppSelector } from '../../store'
 import { saveToFile } from '../../ui/saveToFile'
 import { useAttempt } from '../../ui/useAttempt'
@@ -22,7 +22,7 @@ const records = (n: number) => `${n} ${n === 1 ? 'record' : 'records'}`
 export function Losses({ onOpenFile }: { readonly onOpenFile: () => void }) {
   const dispatch = useAppDispatch()
   const attempt = useAttempt()
-  const { now } = useWorkshop()
+  const { kind, now } = useWorkshop()
   const recovered = readLoss(useAppSelector((state) => state.meta[RECOVERED]))
   const missing = readLoss(useAppSelector((state) => state.meta[MISSING]))
   const read = (id: string) => void attempt('That it was read', () => dispatch(notePut([{ id, value: '' }])))
@@ -56,7 +56,7 @@ export function Losses({ onOpenFile }: { readonly onOpenFile: () => void }) {
             They came from the second copy on {formatDateTime(recovered.at)}. Save to a file while everything is here.
           </p>
           <div className="row">
-            <Button variant="default" onClick={() => void dispatch(saveToFile(now()))}>
+            <Button variant="default" onClick={() => void dispatch(saveToFile(kind, now()))}>
               Save to a file now
             </Button>
             <Button variant="quiet" onClick={() => read(RECOVERED)}>

@@ -1,7 +1,5 @@
 import { Button } from '@mantine/core'
-import { useMemo } from 'react'
-import type { CopyStatus } from '../../db'
-import { entrySelectors } from '../../domain/entries'
+import { ENTRIES, FIRST_AT, type CopyStatus } from '../../db'
 import { useAppDispatch, useAppSelector } from '../../store'
 import { attempt } from '../../ui/attempt'
 import { setHanded, useHanded, type Handed } from '../../ui/handed'
@@ -15,16 +13,11 @@ export function WorkshopFooter() {
   const { kind, now, resetDemo, persisted, copy, folder } = useWorkshop()
   const dispatch = useAppDispatch()
   const meta = useAppSelector((state) => state.meta)
-  const entries = useAppSelector((state) => state.entries)
   const saved = meta['savedAt']
-  const { count: since, isOverdue } = useMemo(
-    () =>
-      unsaved(
-        { savedAt: saved, savedEntries: Number(meta['savedEntries'] ?? 0) },
-        entrySelectors.selectAll(entries),
-        now(),
-      ),
-    [saved, meta, entries, now],
+  const { count: since, isOverdue } = unsaved(
+    { savedAt: saved, savedEntries: Number(meta['savedEntries'] ?? 0) },
+    { entries: Number(meta[ENTRIES] ?? 0), firstAt: meta[FIRST_AT] },
+    now(),
   )
   const overdue = kind === 'own' && isOverdue
   const handed = useHanded()
@@ -76,7 +69,7 @@ export function WorkshopFooter() {
             {folder.name ? 'Allow the folder again' : 'Choose a folder for copies'}
           </Button>
         )}
-        <Button variant={overdue ? 'filled' : 'default'} onClick={() => void dispatch(saveToFile(now()))}>
+        <Button variant={overdue ? 'filled' : 'default'} onClick={() => void dispatch(saveToFile(kind, now()))}>
           Save to a file
         </Button>
       </div>

@@ -1,17 +1,15 @@
 import { Button, useMantineColorScheme } from '@mantine/core'
-import { lazy, Suspense, useState } from 'react'
+import { lazy, memo, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import { Link } from 'react-router'
-import { newestSheet } from '../../domain/sheets'
-import { selectEngines, selectJobs, selectJobView, selectNotReadable, selectSheets } from '../../domain/views'
+import { selectEngines } from '../../domain/selectors'
 import type { Engine } from '@link-count/core/model'
+import type { EngineSummary } from '../../domain/summaries'
 import { useAppSelector } from '../../store'
-import { ChainProgress, pinState } from '../../ui/ChainProgress'
-import { FaceStill } from '../../ui/face'
+import { ChainProgress } from '../../ui/ChainProgress'
+import { StillPicture } from '../../ui/face/StillPicture'
 import { GuardShape } from '../../ui/GuardShape'
 import { PageHeader } from '../../ui/PageHeader'
 import { useWorkshop } from '../../ui/WorkshopContext'
-import { stepTitle } from '../../ui/wording'
-import { engineLine, notReadableLine, type EngineLine } from './engineLine'
 import { Losses } from './Losses'
 import { WorkshopFooter } from './WorkshopFooter'
 import './workshop.css'
@@ -27,7 +25,7 @@ export default function WorkshopPage() {
   const { colorScheme, setColorScheme } = useMantineColorScheme()
   const dark =
     colorScheme === 'dark' || (colorScheme === 'auto' && window.matchMedia('(prefers-color-scheme: dark)').matches)
-  const sorted = [...engines].sort((a, b) => a.at.localeCompare(b.at))
+  const sorted = useMemo(() => [...engines].sort((a, b) => (a.at < b.at ? -1 : Number(a.at > b.at))), [engines])
   return (
     <div className="workshop">
       <PageHeader crumbs={[]}>
@@ -62,11 +60,7 @@ export default function WorkshopPage() {
             )}
           </div>
         ) : (
-          <ul className="stands">
-            {sorted.map((engine) => (
-              <Stand key={engine.id} engine={engine} />
-            ))}
-          </ul>
+          <Stands engines={sorted} />
         )}
       </main>
       <WorkshopFooter />
@@ -78,25 +72,61 @@ export default function WorkshopPage() {
   )
 }
 
-function Stand({ engine }: { engine: Engine }) {
+/** So many engines are put on the page at a time: the next when the end of the list comes near. */
+const AT_A_TIME = 24
+
+function Stands({ engines }: { readonly engines: readonly Engine[] }) {
+  const [shown, setShown] = useState(AT_A_TIME)
+  const end = useRef<HTMLLIElement>(null)
+  const more = engines.length > shown
+  useEffect(() => {
+    if (!more || !end.current) return
+    const seen = new IntersectionObserver(
+      (looks) => looks.some(({ isIntersecting }) => isIntersecting) && setShown((n) => n + AT_A_TIME),
+      { rootMargin: '1000px' },
+    )
+    seen.observe(end.current)
+    return () => seen.disconnect()
+  }, [more, shown])
+  return (
+    <ul className="stands">
+      {engines.slice(0, shown).map((engine) => (
+        <Stand key={engine.id} engine={engine} />
+      ))}
+      {more && <li ref={end} aria-hidden="true" />}
+    </ul>
+  )
+}
+
+/** Of an engine that something was written on, until it is summed up anew: what it was says nothing any more. */
+const waiting: EngineSummary = {
+  shape: 'unknown',
+  headline: 'One moment',
+  detail: '',
+  button: 'Open',
+  next: 'engine',
+  urgent: false,
+  jobId: undefined,
+  pins: [],
+  face: undefined,
+}
+
+const Stand = memo(function Stand({ engine }: { readonly engine: Engine }) {
   const { kind } = useWorkshop()
-  const sheet = newestSheet(useAppSelector((state) => selectSheets(state, engine.id)))
-  const [job] = useAppSelector((state) => selectJobs(state, engine.id))
-  const view = useAppSelector((state) => (job ? selectJobView(state, job.id) : undefined))
-  const notReadable = useAppSelector((state) => (job ? selectNotReadable(state, job.id) : undefined))
-  const line: EngineLine = job && notReadable ? notReadableLine(job.number) : engineLine(view)
+  const summary = useAppSelector((state) => state.summaries.get(engine.id)?.summary)
+  const { shape, headline, detail, button, next, urgent, jobId, pins, face } = summary ?? waiting
   const to =
-    line.next === 'engine'
+    next === 'engine'
       ? `/${kind}/engine/${engine.id}`
-      : line.next === 'card'
-        ? `/${kind}/job/${job?.id}/card`
-        : `/${kind}/job/${job?.id}`
+      : next === 'card'
+        ? `/${kind}/job/${jobId}/card`
+        : `/${kind}/job/${jobId}`
   return (
     <li className="stand">
       <span className="stand-guard">
-        <GuardShape verdict={line.shape} size={34} />
+        <GuardShape verdict={shape} size={34} />
       </span>
-      <span className="stand-face">{sheet && <FaceStill sheet={sheet} width={140} height={100} />}</span>
+      <span className="stand-face">{summary && <StillPicture drawing={face} width={140} height={100} />}</span>
       <span className="stand-name">
         <Link to={`/${kind}/engine/${engine.id}`}>
           <h2>{engine.name}</h2>
@@ -104,26 +134,13 @@ function Stand({ engine }: { engine: Engine }) {
         <span className="soft">{engine.description}</span>
       </span>
       <span className="stand-state">
-        <strong>{line.headline}</strong>
-        <span className="soft">{line.detail}</span>
+        <strong>{headline}</strong>
+        <span className="soft">{detail}</span>
       </span>
-      <span className="stand-progress">
-        {view && (
-          <ChainProgress
-            pins={view.steps.map(({ step, status }) => ({
-              title: stepTitle(step, view.sheet),
-              state: pinState(status, step === view.inHand && !view.state.closed),
-            }))}
-          />
-        )}
-      </span>
-      <Link
-        className={line.urgent ? 'button-link filled' : 'button-link'}
-        to={to}
-        aria-label={`${line.button}: ${engine.name}`}
-      >
-        {line.button}
+      <span className="stand-progress">{pins.length > 0 && <ChainProgress pins={pins} />}</span>
+      <Link className={urgent ? 'button-link filled' : 'button-link'} to={to} aria-label={`${button}: ${engine.name}`}>
+        {button}
       </Link>
     </li>
   )
-}
+})

@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import { unsaved } from './overdue'
 
 const now = '2026-11-27T08:00:00.000Z'
-const entries = (n: number, at = '2026-11-26T08:00:00.000Z') => Array.from({ length: n }, () => ({ at }))
+const entries = (n: number, at = '2026-11-26T08:00:00.000Z') => ({ entries: n, firstAt: n === 0 ? undefined : at })
 const never = { savedAt: undefined, savedEntries: 0 }
 const days = (n: number) => new Date(Date.parse(now) - n * 86_400_000).toISOString()
 

@@ -9,14 +9,14 @@ export interface Saved {
   readonly savedEntries: number
 }
 
-/** How many entries are in no file, and whether that is long or much enough to say so plainly. Never saved counts from the oldest entry. */
+/** How many entries are in no file, and whether that is long or much enough to say so plainly. Never saved counts from the first entry. */
 export function unsaved(
   { savedAt, savedEntries }: Saved,
-  entries: readonly { readonly at: string }[],
+  { entries, firstAt = '' }: { readonly entries: number; readonly firstAt: string | undefined },
   now: string,
 ): { readonly count: number; readonly isOverdue: boolean } {
-  const count = Math.max(0, entries.length - savedEntries)
-  const since = savedAt ?? entries.reduce((oldest, { at }) => (at < oldest ? at : oldest), now)
+  const count = Math.max(0, entries - savedEntries)
+  const since = savedAt ?? (firstAt === '' ? now : firstAt)
   const days = (Date.parse(now) - Date.parse(since)) / DAY_MS
   return { count, isOverdue: count > 0 && (count >= MANY_ENTRIES || days >= MANY_DAYS) }
 }

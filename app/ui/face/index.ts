@@ -1,6 +1,7 @@
 export * from './driveScene'
 export * from './projection'
 export * from './FaceStill'
+export * from './stillDrawing'
 export * from './paintLinks'
 export * from './sprocketPath'
 export * from './useSize'

@@ -22,11 +22,11 @@ export interface Draft extends Taken {
 /** The text of a field that is typed and not yet accepted: kept in the database under its key, back after the page was closed. */
 export function useDraft(key: string, start = ''): Draft {
   const dispatch = useAppDispatch()
-  const { now } = useWorkshop()
+  const { kind, now } = useWorkshop()
   const kept = useAppSelector((state) => state.drafts[key])
   const keep = useCallback(
-    (store: () => Promise<void>) => void keepTyped(store, () => dispatch(saveToFile(now()))),
-    [dispatch, now],
+    (store: () => Promise<void>) => void keepTyped(store, () => dispatch(saveToFile(kind, now()))),
+    [dispatch, kind, now],
   )
   const setText = useCallback(
     (text: string) => keep(() => dispatch(keepDraft({ id: key, text }))),

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { jobSelectors } from '../../domain/jobs'
-import { selectEngine } from '../../domain/views'
+import { selectEngine } from '../../domain/selectors'
 import { removeJob } from '../../domain/writes'
 import { useAppDispatch, useAppSelector } from '../../store'
 import { Dialog } from '../Dialog'
@@ -27,7 +27,7 @@ export function NotReadableJob({ jobId, why }: { readonly jobId: string; readonl
     })
     if (done) await navigate(`/${kind}/engine/${engine?.id ?? ''}`)
   }
-  const save = () => void dispatch(saveToFile(now(), engine?.id))
+  const save = () => void dispatch(saveToFile(kind, now(), engine?.id))
   return (
     <>
       <PageHeader

@@ -1,7 +1,4 @@
 import type { BuildSheet } from '@link-count/core/model'
-import { recordSlice } from '../recordSlice'
-
-export const { slice: sheetsSlice, selectors: sheetSelectors } = recordSlice('sheets')
 
 /** The newest version; between two devices' same number, the later one. */
 export const newestSheet = (sheets: readonly BuildSheet[]) =>

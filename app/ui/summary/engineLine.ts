@@ -1,18 +1,11 @@
 import { allOf } from '@link-count/core/ledger'
-import type { GuardVerdict } from '@link-count/core/guard'
 import { fixed } from '@link-count/core/units'
+import type { EngineSummary } from '../../domain/summaries'
 import type { JobView } from '../../domain/views'
-import { unprovedOf } from '../../ui/job'
-import { itemSentence, reasonWords, stepTitle } from '../../ui/wording'
+import { unprovedOf } from '../job/unproved'
+import { itemSentence, reasonWords, stepTitle } from '../wording'
 
-export interface EngineLine {
-  readonly shape: GuardVerdict
-  readonly headline: string
-  readonly detail: string
-  readonly button: string
-  readonly next: 'engine' | 'job' | 'card'
-  readonly urgent: boolean
-}
+export type EngineLine = Omit<EngineSummary, 'jobId' | 'pins' | 'face'>
 
 /** What state an engine is in and what it needs next, from its latest job. */
 export function engineLine(view: JobView | undefined): EngineLine {

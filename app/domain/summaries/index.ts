@@ -1,0 +1,3 @@
+export * from './slice'
+export type * from './summary'
+export * from './table'

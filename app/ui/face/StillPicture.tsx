@@ -1,0 +1,58 @@
+import type { StillDrawing } from '../../domain/summaries'
+
+/** A drive drawn once, in lines that print sharp; an empty ring where nothing of it is known. */
+export function StillPicture({
+  drawing,
+  width,
+  height,
+}: {
+  readonly drawing: StillDrawing | undefined
+  readonly width: number
+  readonly height: number
+}) {
+  if (!drawing) {
+    return (
+      <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label="Drive not known yet">
+        <circle
+          cx={width / 2}
+          cy={height / 2}
+          r={height / 4}
+          fill="none"
+          stroke="var(--edge)"
+          strokeWidth="1.500"
+          strokeDasharray="4 4"
+        />
+      </svg>
+    )
+  }
+  const { label, wheels, loops, dots } = drawing
+  return (
+    <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label}>
+      {wheels.map(({ id, d, transform }) => (
+        <path key={id} d={d} transform={transform} fill="var(--steel-1)" stroke="var(--steel-3)" strokeWidth="0.600" />
+      ))}
+      {loops.map(({ id, belt, inner, outer, width: linkWidth }) => (
+        <g key={id}>
+          {belt ? (
+            <path d={outer + inner} stroke="var(--steel-3)" strokeWidth={linkWidth * 0.55} fill="none" />
+          ) : (
+            <>
+              <path
+                d={inner}
+                stroke="var(--plate-a)"
+                strokeWidth={linkWidth * 0.72}
+                strokeLinecap="round"
+                fill="none"
+              />
+              <path d={outer} stroke="var(--plate-b)" strokeWidth={linkWidth} strokeLinecap="butt" fill="none" />
+            </>
+          )}
+          {belt && <path d={belt} stroke="var(--steel-3)" strokeWidth={linkWidth * 0.6} fill="none" />}
+        </g>
+      ))}
+      {dots.map(({ id, x, y }) => (
+        <circle key={id} cx={x} cy={y} r="1.800" fill="var(--ink)" />
+      ))}
+    </svg>
+  )
+}

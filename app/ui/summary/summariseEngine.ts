@@ -1,0 +1,39 @@
+import type { Engine } from '@link-count/core/model'
+import type { EngineWork } from '../../domain/folds'
+import { newestSheet } from '../../domain/sheets'
+import type { EngineSummary } from '../../domain/summaries'
+import { isView, readLatest } from '../../domain/views'
+import { drawStill } from '../face/stillDrawing'
+import { pinState } from '../pinState'
+import { stepTitle } from '../wording'
+import { engineLine, notReadableLine } from './engineLine'
+
+/** The size that the list of engines shows a drive at, px. */
+export const LISTED_FACE = { width: 140, height: 100 }
+
+/** What the list of engines shows of one, from everything that was written on it. */
+export function summariseEngine(engine: Engine, work: EngineWork): EngineSummary {
+  const read = readLatest(engine, work)
+  const view = isView(read) ? read : undefined
+  const latest = work.jobs.filter(({ removed }) => !removed).sort((a, b) => b.number - a.number)[0]
+  const line = read && !view ? notReadableLine(latest?.number ?? 0) : engineLine(view)
+  const sheet = newestSheet(work.sheets)
+  return {
+    ...line,
+    jobId: view?.job.id ?? latest?.id,
+    pins: (view?.steps ?? []).map(({ step, status }) => ({
+      title: view ? stepTitle(step, view.sheet) : '',
+      state: pinState(status, step === view?.inHand && !view.state.closed),
+    })),
+    face: sheet && stillOf(sheet),
+  }
+}
+
+/** A build sheet that cannot be drawn is shown without its drawing. */
+function stillOf(sheet: Parameters<typeof drawStill>[0]) {
+  try {
+    return drawStill(sheet, LISTED_FACE)
+  } catch {
+    return undefined
+  }
+}
