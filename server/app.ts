@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
-import compression from 'compression'
 import express, { type Express, type NextFunction, type Request, type Response } from 'express'
+import expressStaticGzip from 'express-static-gzip'
 import helmet from 'helmet'
 
 /** Serves the built app from one folder, with the headers that keep every request at home. */
@@ -38,7 +38,6 @@ export function makeApp(folder: string, { secure = false }: { readonly secure?: 
     response.setHeader('Permissions-Policy', 'camera=(), microphone=(), geolocation=(), screen-wake-lock=(self)')
     next()
   })
-  app.use(compression())
   // An address that cannot be read is not there; nothing of this machine is said about it.
   app.use((request, response, next) => {
     try {
@@ -48,8 +47,16 @@ export function makeApp(folder: string, { secure = false }: { readonly secure?: 
       response.status(404).json({ error: 'notFound' })
     }
   })
-  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }))
-  app.use(express.static(folder, { maxAge: 0, index: false }))
+  // Compressed at the build, once: see app/vite.config.ts.
+  const compressed = { enableBrotli: true, orderPreference: ['br', 'gz'] as ('br' | 'gz')[], index: false as const }
+  app.use(
+    '/assets',
+    expressStaticGzip(join(folder, 'assets'), {
+      ...compressed,
+      serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
+    }),
+  )
+  app.use(expressStaticGzip(folder, { ...compressed, serveStatic: { maxAge: 0 } }))
   app.use((request, response) => {
     const page = join(folder, 'index.html')
     if (request.method !== 'GET' && request.method !== 'HEAD')
