@@ -1,54 +1,14 @@
 import { bench, describe } from 'vitest'
-import type { Entry, Records } from '../model'
-import { TOPOLOGIES } from '../starters'
-import { benchJob, benchSheet, counted, entriesOf, halfProved, madeSafe, turned } from '../testing/bench'
-import { driveBench } from '../testing/driveBench'
+import type { Records } from '../model'
+import { benchJob } from '../testing/bench'
+import { lifetime } from '../testing/lifetime'
 import { fileText, makeFile, mergeRecords, MOST_FILE_BYTES, parseFile } from '.'
 
-/* A lifetime's work as a file: made, read, and held against itself. The sheets are those of every shape of drive in turn. */
-
-const lines = entriesOf([...madeSafe, ...halfProved, counted(29), turned(90), { kind: 'note', text: 'as it stood' }])
-
-function workshop(engines: number, entries: number): Records {
-  const sheets = TOPOLOGIES.map((drive) => driveBench(drive, {}))
-  const each = entries / engines
-  const of = (i: number) => `engine-of-the-workshop-${i}`
-  return {
-    engines: Array.from({ length: engines }, (_, i) => ({
-      id: of(i),
-      name: `Engine ${i}`,
-      description: '',
-      at: benchJob.at,
-    })),
-    sheets: Array.from({ length: engines }, (_, i) => ({
-      ...(i % 3 === 0 ? benchSheet() : (sheets[i % sheets.length] ?? benchSheet())),
-      id: `${of(i)}-sheet`,
-      engineId: of(i),
-    })),
-    jobs: Array.from({ length: engines }, (_, i) => ({
-      ...benchJob,
-      id: `${of(i)}-job`,
-      engineId: of(i),
-      sheetId: `${of(i)}-sheet`,
-    })),
-    entries: Array.from({ length: entries }, (_, k): Entry => {
-      const i = Math.floor(k / each)
-      const line = lines[k % lines.length] as Entry
-      return {
-        ...line,
-        id: `line-of-the-ledger-${k}`,
-        jobId: `${of(i)}-job`,
-        sheetId: `${of(i)}-sheet`,
-        counter: (k % each) + 1,
-        seen: {},
-      }
-    }),
-  }
-}
+/* A lifetime's work as a file: made, read, and held against itself. */
 
 const at = benchJob.at
-const small = workshop(10, 1000)
-const large = workshop(1000, 100_000)
+const small = lifetime(10, 1000)
+const large = lifetime(1000, 100_000)
 const text = (records: Records) => [...fileText(makeFile(records, at))].join('')
 const [smallText, largeText] = [text(small), text(large)]
 const megabytes = (bytes: number) => (bytes / 1e6).toFixed(1)
