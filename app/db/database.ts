@@ -133,6 +133,17 @@ export class WorkshopDatabase extends Dexie {
     }))
   }
 
+  /** An engine with everything that was written on it, and what its summary waits for. */
+  engineAsStored(engineId: string) {
+    return this.transaction('r', [...TABLES], async () => {
+      const engine = await this.engines.get(engineId)
+      if (!engine) return undefined
+      const jobs = await this.jobs.where('engineId').equals(engineId).toArray()
+      const { sheets, entries } = await this.engineRows(engineId)
+      return { engine, jobs, sheets, entries, waiting: (await this.summaries.get(engineId))?.waiting }
+    })
+  }
+
   /** The build sheets and ledgers of an engine. */
   engineRows(engineId: string): Promise<EngineRows> {
     return this.transaction('r', [...TABLES], async () => {

@@ -3,7 +3,7 @@ import { nanoid } from 'nanoid'
 import { TABLES, type Env, type Rows, type TableName } from '../domain/env'
 import { WriteError } from '../domain/failure'
 import { newDevice } from '../domain/device'
-import { loaded, type EngineRows } from '../domain/written'
+import { loaded } from '../domain/written'
 import { noCopy, openSecondCopy, type CopyStatus, type SecondCopy } from './copy'
 import { WorkshopDatabase, type WorkshopKind } from './database'
 import { notedRecords, noteRecords, noteTyped, takeTypedLeft } from './localNote'
@@ -22,8 +22,6 @@ export interface OpenWorkshop {
   readonly reset: () => Promise<() => Promise<void>>
   /** What another tab wrote unheard is read, when this one is looked at again. */
   readonly catchUp: () => Promise<void>
-  /** The build sheets and ledgers of an engine as they stand; nothing is kept of them. */
-  readonly readEngine: (engineId: string) => Promise<EngineRows>
   readonly copyStatus: () => CopyStatus
   readonly onCopyStatus: SecondCopy['onStatus']
   readonly close: () => void
@@ -102,7 +100,6 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
       return async () => void (await replaceAll(before))
     },
     catchUp: writer.catchUp,
-    readEngine: (engineId) => db.engineRows(engineId),
     copyStatus: copy.status,
     onCopyStatus: copy.onStatus,
     close: () => {

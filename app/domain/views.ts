@@ -25,7 +25,7 @@ import {
 import { engineSelectors } from './engines'
 import { foldOf, type EngineWork } from './folds'
 import { jobSelectors } from './jobs'
-import { selectAllJobs, selectEngineEntries, selectSheets } from './selectors'
+import { selectAllJobs, selectEngineEntries, selectJobs, selectSheets } from './selectors'
 import { newestSheet } from './sheets'
 import type { RootState } from './state'
 
@@ -68,7 +68,11 @@ export const isView = (read: JobView | NotReadable | undefined): read is JobView
 
 /** Jobs of an engine, read one by one as they are asked for. One that cannot be read fails alone: the others are read without it, and what it did is not
  *  known. */
-function readJobs(engine: Engine, work: EngineWork): (job: Job | undefined) => JobView | NotReadable | undefined {
+function readJobs(
+  engine: Engine,
+  work: EngineWork,
+  fold: () => EngineFold = () => foldOf(engine.id, work),
+): (job: Job | undefined) => JobView | NotReadable | undefined {
   const labels = jobLabels(work.jobs)
   let without: EngineFold | undefined
   const foldWithout = () => {
@@ -78,7 +82,7 @@ function readJobs(engine: Engine, work: EngineWork): (job: Job | undefined) => J
   return (job) => {
     if (!job || job.removed) return undefined
     try {
-      return makeJobView({ engine, job, work, fold: foldOf(engine.id, work), labels })
+      return makeJobView({ engine, job, work, fold: fold(), labels })
     } catch {
       const why = whyNot(engine, job, work)
       if (why !== undefined) return { why }
@@ -143,10 +147,18 @@ function makeJobView({
 }
 
 /** The latest job of an engine as it stands, or why it cannot be shown; nothing, of an engine without one. */
-export function readLatest(engine: Engine, work: EngineWork): JobView | NotReadable | undefined {
+export function readLatest(
+  engine: Engine,
+  work: EngineWork,
+  fold: () => EngineFold = () => foldEngine(work),
+): JobView | NotReadable | undefined {
   const [latest] = work.jobs.filter(({ removed }) => !removed).sort((a, b) => compareJobs(b, a))
-  return readJobs(engine, work)(latest)
+  return readJobs(engine, work, fold)(latest)
 }
+
+/** The same of an engine that is open. */
+export const selectLatest = (state: RootState, engineId: string): JobView | NotReadable | undefined =>
+  selectJobReads(state, engineId)(selectJobs(state, engineId)[0])
 
 /** The jobs of an engine, read as they are asked for, each once. */
 const selectJobReads = createSelector(
@@ -191,7 +203,7 @@ export function guardWith(state: RootState, jobId: string, draft: EntryDraft, de
       makeJobView({ engine, job, work: then, fold: foldOn(foldOf(engine.id, work), would), labels: view.labels }).guard
     )
   } catch {
-    const read = engine && readJobs(engine, then)(job)
+    const read = engine && readJobs(engine, then, () => foldEngine(then))(job)
     return isView(read) ? read.guard : undefined
   }
 }

@@ -94,7 +94,7 @@ function OpenPages({
     document.addEventListener('visibilitychange', look)
     return () => document.removeEventListener('visibilitychange', look)
   }, [workshop])
-  useEffect(() => keepSummaries(store, workshop.readEngine), [store, workshop])
+  useEffect(() => keepSummaries(store, kind), [store, kind])
   const info = useMemo(
     (): WorkshopInfo => ({
       kind,

@@ -1,9 +1,10 @@
-import type { Engine, Job } from '@link-count/core/model'
-import type { OpenWorkshop } from '../db'
+import type { Engine } from '@link-count/core/model'
+import type { WorkshopKind } from '../db'
 import { engineSelectors } from '../domain/engines'
-import { jobSelectors } from '../domain/jobs'
 import { putSummary } from '../domain/notes'
+import { selectIsOpen, selectJobs, selectSheets } from '../domain/selectors'
 import type { AppStore } from '../store'
+import type { Summariser } from '../workers/summaryWork'
 
 /** What makes summaries: another version of this app makes all of them anew. */
 export const MADE_BY = __BUILD__
@@ -12,10 +13,11 @@ export const MADE_BY = __BUILD__
 const AFTER_MS = 400
 
 /** Makes the summary of every engine that waits for one, one after the other, when nothing else is going on. Gives what ends it. */
-export function keepSummaries(store: AppStore, readEngine: OpenWorkshop['readEngine']): () => void {
+export function keepSummaries(store: AppStore, kind: WorkshopKind): () => void {
   let ended = false
   let going = false
   let timer: ReturnType<typeof setTimeout> | undefined
+  let worker: Summariser | undefined
   /** Engines that could not be summed up as they stand: not tried again until something is written. */
   const failed = new Map<string, string | undefined>()
   const next = (): Engine | undefined => {
@@ -26,32 +28,40 @@ export function keepSummaries(store: AppStore, readEngine: OpenWorkshop['readEng
       return isDue && !(failed.has(id) && failed.get(id) === row?.waiting)
     })
   }
+  const made = async ({ id }: Engine) => {
+    const state = store.getState()
+    if (!selectIsOpen(state, id)) {
+      worker ??= (await import('../workers/summaryWork')).startSummariser(kind)
+      return worker.summarise(id)
+    }
+    // What a page has folded already is not folded again.
+    const [{ summaryOf }, { selectLatest }] = await Promise.all([
+      import('../ui/summary/summariseEngine'),
+      import('../domain/views'),
+    ])
+    const now = store.getState()
+    const work = { jobs: selectJobs(now, id), sheets: selectSheets(now, id) }
+    return { summary: summaryOf(selectLatest(now, id), work), waiting: now.summaries.get(id)?.waiting }
+  }
   const make = async (engine: Engine) => {
-    const { summariseEngine } = await import('../ui/summary/summariseEngine')
-    const { summaries, opened, jobs } = store.getState()
-    const waiting = summaries.get(engine.id)?.waiting
-    const { sheets, entries } = opened[engine.id] ?? (await readEngine(engine.id))
-    const its: Job[] = jobSelectors.selectAll(jobs).filter(({ engineId }) => engineId === engine.id)
+    const was = store.getState().summaries.get(engine.id)?.waiting
     try {
-      const summary = summariseEngine(engine, { jobs: its, sheets, entries })
+      const found = await made(engine)
+      if (!found) return void failed.set(engine.id, was)
+      const { summary, waiting } = found
       await store.dispatch(putSummary({ id: engine.id, madeBy: MADE_BY, summary }, waiting))
     } catch {
-      failed.set(engine.id, waiting)
+      // Storage that is closed says so elsewhere; what waits is made at the next start.
+      failed.set(engine.id, was)
     }
   }
   const go = async () => {
     if (going) return
     going = true
-    try {
-      for (let engine = next(); engine && !ended; engine = next()) {
-        await make(engine)
-        await new Promise((resolve) => setTimeout(resolve))
-      }
-    } catch {
-      // Storage that is closed says so elsewhere; what waits is made at the next start.
-    } finally {
-      going = false
-    }
+    for (let engine = next(); engine && !ended; engine = next()) await make(engine)
+    going = false
+    worker?.end()
+    worker = undefined
   }
   const soon = (ms: number) => {
     clearTimeout(timer)
@@ -69,5 +79,6 @@ export function keepSummaries(store: AppStore, readEngine: OpenWorkshop['readEng
     ended = true
     stop()
     clearTimeout(timer)
+    worker?.end()
   }
 }

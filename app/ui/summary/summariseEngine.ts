@@ -1,8 +1,8 @@
-import type { Engine } from '@link-count/core/model'
+import type { BuildSheet, Engine, Job } from '@link-count/core/model'
 import type { EngineWork } from '../../domain/folds'
 import { newestSheet } from '../../domain/sheets'
 import type { EngineSummary } from '../../domain/summaries'
-import { isView, readLatest } from '../../domain/views'
+import { isView, readLatest, type JobView, type NotReadable } from '../../domain/views'
 import { drawStill } from '../face/stillDrawing'
 import { pinState } from '../pinState'
 import { stepTitle } from '../wording'
@@ -12,12 +12,18 @@ import { engineLine, notReadableLine } from './engineLine'
 export const LISTED_FACE = { width: 140, height: 100 }
 
 /** What the list of engines shows of one, from everything that was written on it. */
-export function summariseEngine(engine: Engine, work: EngineWork): EngineSummary {
-  const read = readLatest(engine, work)
+export const summariseEngine = (engine: Engine, work: EngineWork): EngineSummary =>
+  summaryOf(readLatest(engine, work), work)
+
+/** The same from its latest job as it was read. */
+export function summaryOf(
+  read: JobView | NotReadable | undefined,
+  { jobs, sheets }: { readonly jobs: readonly Job[]; readonly sheets: readonly BuildSheet[] },
+): EngineSummary {
   const view = isView(read) ? read : undefined
-  const latest = work.jobs.filter(({ removed }) => !removed).sort((a, b) => b.number - a.number)[0]
+  const [latest] = jobs.filter(({ removed }) => !removed).sort((a, b) => b.number - a.number)
   const line = read && !view ? notReadableLine(latest?.number ?? 0) : engineLine(view)
-  const sheet = newestSheet(work.sheets)
+  const sheet = newestSheet(sheets)
   return {
     ...line,
     jobId: view?.job.id ?? latest?.id,
@@ -30,7 +36,7 @@ export function summariseEngine(engine: Engine, work: EngineWork): EngineSummary
 }
 
 /** A build sheet that cannot be drawn is shown without its drawing. */
-function stillOf(sheet: Parameters<typeof drawStill>[0]) {
+function stillOf(sheet: BuildSheet) {
   try {
     return drawStill(sheet, LISTED_FACE)
   } catch {

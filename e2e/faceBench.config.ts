@@ -1,4 +1,0 @@
-import { defineConfig } from '@playwright/test'
-import base from './playwright.config'
-
-export default defineConfig({ ...base, testMatch: 'face.benchmark.ts', workers: 1, timeout: 120_000, reporter: 'line' })
