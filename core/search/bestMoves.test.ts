@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { moveToDo, runSearch, searchMoves, type CamToSet, type Mover, type MoveProblem } from '.'
+import { isTooMany, moveToDo, runSearch, searchMoves, type CamToSet, type Mover, type MoveProblem } from '.'
 
 const teeth = (places: number, mostSteps?: number): Mover => ({
   id: 'tooth',
@@ -157,7 +157,7 @@ test('the best few are in order and all different; it can be stopped half way', 
   expect(found).toHaveLength(5)
   expect(found.map(({ misses }) => misses)).toEqual([...found.map(({ misses }) => misses)].sort((a, b) => a - b))
   expect(new Set(found.map((set) => JSON.stringify(set.cams.map(({ moves }) => moves)))).size).toBe(5)
-  expect(searchMoves(problem).next()).toEqual({ done: false, value: { done: 1, total: 2 } })
+  expect(searchMoves(problem).next()).toEqual({ done: false, value: { done: 0, total: 2 } })
 })
 
 test('slots that need not be slid are left alone where that keeps to the limit; two of them share what one cannot take', () => {
@@ -232,5 +232,61 @@ describe('the one to do', () => {
     expect(front[0]).toMatchObject({ effort: 0, cams: [{ moves: [] }] })
     expect(front.at(-1)?.misses).toBeCloseTo(nearest[0]?.misses ?? NaN, 9)
     for (const [i, set] of front.entries()) expect(set.misses).toBeLessThan(front[i - 1]?.misses ?? Infinity)
+  })
+})
+
+describe('drives with very many places', () => {
+  const end = (id: string, places: number): Mover => ({ id, effort: 2, by: { kind: 'steps', places } })
+  const two = (lateA: number, lateB: number): CamToSet[] => [
+    { ...cam(lateA, teeth(40, 1)), id: 'a' },
+    { ...cam(lateB, teeth(40, 1)), id: 'b' },
+  ]
+  const quill = (ends: readonly number[], camIds: string[]) =>
+    ends.map((places) => ({ mover: end(`${camIds.join()} ${places}`, places), camIds }))
+
+  test('two quills of 60 and 61, and 60 and 59, each to a bank of its own: each bank by itself, at its finest step', () => {
+    // Independently computed: the ends together step by 720 / lcm(60, 61) = 0.1967° and 720 / lcm(60, 59) = 0.2034°, teeth by 18°.
+    const problem: MoveProblem = {
+      ...one(...two(7.31, -5.17)),
+      shared: [...quill([60, 61], ['a']), ...quill([60, 59], ['b'])],
+    }
+    const [first] = runSearch(problem).nearest
+    const nearest = (late: number, ends: readonly number[]) => {
+      let least = Infinity
+      for (let i = 0; i < (ends[0] ?? 0); i++)
+        for (let k = 0; k < (ends[1] ?? 0); k++)
+          for (const tooth of [-18, 0, 18]) {
+            const deg = late + (720 * i) / (ends[0] ?? 1) + (720 * k) / (ends[1] ?? 1) + tooth
+            least = Math.min(least, Math.abs(deg - 720 * Math.round(deg / 720)))
+          }
+      return least
+    }
+    expect(Math.abs(first?.cams[0]?.leftoverDeg ?? 9)).toBeCloseTo(nearest(7.31, [60, 61]), 9)
+    expect(Math.abs(first?.cams[1]?.leftoverDeg ?? 9)).toBeCloseTo(nearest(-5.17, [60, 59]), 9)
+  })
+
+  test('a tooth of 41 with a quill of 400 and 399 is gone through without being written out', () => {
+    const late = 3.3333
+    const [first] = runSearch(one(cam(late, teeth(41), end('near', 400), end('far', 399)))).nearest
+    // By another route: every place of the quill in order, and for each tooth the nearest by halving.
+    const places = Array.from({ length: 400 * 399 }, (_, n) => (n * 720) / (400 * 399))
+    const least = Array.from({ length: 41 }, (_, tooth) => {
+      const deg = late + (720 * tooth) / 41
+      const at = Math.round((720 - (deg % 720)) / (720 / places.length)) % places.length
+      return [-1, 0, 1].map((d) => {
+        const sum = deg + (places[(at + d + places.length) % places.length] ?? 0)
+        return Math.abs(sum - 720 * Math.round(sum / 720))
+      })
+    }).flat()
+    expect(Math.abs(first?.cams[0]?.leftoverDeg ?? 9)).toBeCloseTo(Math.min(...least), 9)
+  })
+
+  test('what would take too long says so before it begins', () => {
+    const problem: MoveProblem = {
+      ...one(...two(1, 2)),
+      shared: [...quill([400, 399], ['a', 'b']), ...quill([60, 61], ['a'])],
+    }
+    const answer = searchMoves(problem).next()
+    expect(answer.done && isTooMany(answer.value) && answer.value.tooMany).toBeGreaterThan(40_000_000)
   })
 })

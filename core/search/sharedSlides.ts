@@ -1,8 +1,10 @@
 import type { CamToSet, MoveProblem } from './bestMoves'
-import { wrap, type Way } from './waysOfCam'
+import { choicesBeside, wrap, type Ways } from './waysOfCam'
 
 /** So many of the best stretches are handed on to be settled with everything else. */
 const MOST_CANDIDATES = 8
+/** No more slides than this come of one mover: the best stretches, and what would do without any step of up to so many camshafts. */
+export const MOST_SLIDES = 24
 
 /** How far something stepless that moves several camshafts at once may be slid: between the places where one of them would do better by another of its
  *  own steps the sum of squares is a parabola, so each such stretch has its own best, and the best of these is the best of all. With them
@@ -10,7 +12,7 @@ const MOST_CANDIDATES = 8
 export function sharedSlides(
   { mover: { by }, camIds }: MoveProblem['shared'][number],
   cams: readonly CamToSet[],
-  ways: readonly (readonly Way[])[],
+  ways: readonly Ways[],
   lateDegs: readonly number[],
   cycleDeg: number,
 ): number[] {
@@ -19,7 +21,10 @@ export function sharedSlides(
   const clamp = (deg: number, least = -most, top = most) => Math.min(top, Math.max(least, deg))
   const group = cams.flatMap(({ id, weight }, i) => {
     const late = wrap(lateDegs[i] ?? 0, cycleDeg)
-    const places = (ways[i] ?? []).map(({ laterDeg }) => wrap(late + laterDeg, cycleDeg)).sort((a, b) => a - b)
+    const { places: own = [], beside = [] } = ways[i] ?? {}
+    const places = [...choicesBeside(beside)]
+      .flatMap((other) => own.map(({ laterDeg }) => wrap(late + laterDeg + other.laterDeg, cycleDeg)))
+      .sort((a, b) => a - b)
     return camIds.includes(id) && places.length > 0 ? [{ weight, late, places }] : []
   })
   const total = group.reduce((sum, { weight }) => sum + weight, 0)

@@ -33,29 +33,65 @@ export function movesOf({ id, by }: Mover, cycleDeg: number): Move[] {
 export const effortOf = ({ effort, by }: Mover, { amount }: Move) =>
   amount === 0 ? 0 : by.kind === 'steps' ? effort * Math.abs(amount) : effort
 
-/** Every place that one camshaft's stepped moves can bring it to, each by the least trouble. Two ways to one place are one place before the next
- *  mover is added, so two ends of a quill, a hub and a tooth stay as many places as their common steps. The least trouble first. */
-export function waysOfCam({ movers }: CamToSet, cycleDeg: number): Way[] {
-  const stepped = movers.filter(({ by }) => by.kind !== 'range')
-  const all = stepped.reduce<Way[]>(
-    (ways, mover) => {
-      const own = movesOf(mover, cycleDeg).map((move) => ({ move, effort: effortOf(mover, move) }))
-      const places = new Map<number, Way>()
-      for (const way of ways)
-        for (const { move, effort } of own) {
-          const laterDeg = wrap(way.laterDeg + move.laterDeg, cycleDeg)
-          const place = Math.round(laterDeg / SAME_DEG)
-          const known = places.get(place)
-          if (known && known.effort <= way.effort + effort) continue
-          places.set(place, {
-            laterDeg,
-            effort: way.effort + effort,
-            moves: move.amount === 0 ? way.moves : [...way.moves, move],
-          })
-        }
-      return [...places.values()]
-    },
-    [{ laterDeg: 0, effort: 0, moves: [] }],
-  )
-  return all.sort((a, b) => a.effort - b.effort)
+/** So many places are kept in one list; what would make more is gone through beside it. */
+const MOST_PLACES = 200_000
+
+/** Every place that stepped moves can bring a camshaft to, as one list and further lists to be gone through beside it: each place of the one with
+ *  each of the others. */
+export interface Ways {
+  /** Each place by the least trouble, the least trouble first. */
+  readonly places: readonly Way[]
+  readonly beside: readonly (readonly Way[])[]
 }
+
+/** Two ways to one place are one place before the next mover is added, so two ends of a quill, a hub and a tooth stay as many places as their common
+ *  steps. */
+export function waysOf(movers: readonly Mover[], cycleDeg: number): Ways {
+  let places: readonly Way[] = [{ laterDeg: 0, effort: 0, moves: [] }]
+  const beside: Way[][] = []
+  for (const mover of movers.filter(({ by }) => by.kind !== 'range')) {
+    const own = movesOf(mover, cycleDeg).map((move): Way => ({
+      laterDeg: move.laterDeg,
+      effort: effortOf(mover, move),
+      moves: move.amount === 0 ? [] : [move],
+    }))
+    if (places.length * own.length > MOST_PLACES) beside.push(own)
+    else places = together(places, own, cycleDeg)
+  }
+  return { places: [...places].sort((a, b) => a.effort - b.effort), beside }
+}
+
+function together(ways: readonly Way[], own: readonly Way[], cycleDeg: number): Way[] {
+  const places = new Map<number, Way>()
+  for (const way of ways)
+    for (const { laterDeg: more, effort, moves } of own) {
+      const laterDeg = wrap(way.laterDeg + more, cycleDeg)
+      const place = Math.round(laterDeg / SAME_DEG)
+      const known = places.get(place)
+      if (known && known.effort <= way.effort + effort) continue
+      places.set(place, {
+        laterDeg,
+        effort: way.effort + effort,
+        moves: moves.length === 0 ? way.moves : [...way.moves, ...moves],
+      })
+    }
+  return [...places.values()]
+}
+
+export const waysOfCam = ({ movers }: CamToSet, cycleDeg: number): Ways => waysOf(movers, cycleDeg)
+
+/** Every choice of one from each of the lists beside, one after the other and never all at once. */
+export function* choicesBeside(beside: Ways['beside'], at = 0): Generator<Way> {
+  const list = beside[at]
+  if (!list) return yield { laterDeg: 0, effort: 0, moves: [] }
+  for (const own of list)
+    for (const rest of choicesBeside(beside, at + 1))
+      yield {
+        laterDeg: own.laterDeg + rest.laterDeg,
+        effort: own.effort + rest.effort,
+        moves: [...own.moves, ...rest.moves],
+      }
+}
+
+/** How many places there are in all. */
+export const countOf = ({ places, beside }: Ways) => beside.reduce((n, list) => n * list.length, places.length)

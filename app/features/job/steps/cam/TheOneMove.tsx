@@ -65,6 +65,12 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
         </p>
       )}
       {search.status === 'cancelled' && <p className="soft">Stopped; nothing was moved.</p>}
+      {search.status === 'tooMany' && (
+        <p className="soft">
+          So many adjusters together have more places than can be gone through one by one. Free fewer adjusters: on the
+          build sheet, take off what is not to be moved.
+        </p>
+      )}
       {search.status === 'failed' && <p className="field-error">The search failed: {search.message}</p>}
       {best && moves.length === 0 && (
         <p className="result">
