@@ -120,7 +120,7 @@ async function typeAbsurd(page: Page, from: number): Promise<{ fields: number; l
 }
 
 test('every field of every page takes forty absurd things with a word beside it, and loses none', async ({ page }) => {
-  test.setTimeout(60_000 + EACH * 30_000)
+  test.setTimeout(60_000 + EACH * 90_000)
   const errors: string[] = []
   page.on('pageerror', (error) => errors.push(error.message))
   const seen = new Map<string, number>()

@@ -75,11 +75,7 @@ export class WorkshopDatabase extends Dexie {
     let [records, entries] = [before.records, before.entries]
     for (const name of touched) {
       const ids = [...new Set((put?.[name] ?? []).map(({ id }) => id))]
-      const there = async (some: readonly string[]) =>
-        this.table(name)
-          .where(':id')
-          .anyOf([...some])
-          .count()
+      const there = (some: readonly string[]) => countThere(this.table(name), some)
       const more = ids.length - (await there(ids)) - (await there(drop?.[name] ?? []))
       records += more
       if (name === 'entries') entries += more
@@ -156,6 +152,19 @@ export class WorkshopDatabase extends Dexie {
       }
     })
   }
+}
+
+/** So many keys are asked for one by one; of more all keys are read. */
+const ASKED_ONE_BY_ONE = 500
+
+async function countThere(table: Table<unknown, string>, ids: readonly string[]): Promise<number> {
+  if (ids.length <= ASKED_ONE_BY_ONE)
+    return table
+      .where(':id')
+      .anyOf([...ids])
+      .count()
+  const there = new Set(await table.toCollection().primaryKeys())
+  return ids.filter((id) => there.has(id)).length
 }
 
 /** A row that no version ever wrote stays as it is: it fails alone where it is read, and not the whole workshop here. */

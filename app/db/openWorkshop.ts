@@ -88,6 +88,8 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
     env: {
       commit,
       openEngine: writer.openEngine,
+      takeIn: (write) =>
+        closed === undefined ? writer.takeIn(write) : Promise.reject(new WriteError('closed', closed)),
       noteTyped: (waiting) => noteTyped(kind, tab, waiting),
       readPicture: async (id) => (await db.pictures.get(id))?.blob,
       now,

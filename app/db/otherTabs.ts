@@ -1,10 +1,10 @@
 import type { Batch } from '../domain/env'
 
-/** What a tab tells the others: a batch that is stored now, and its number. */
-export interface Told {
-  readonly revision: number
-  readonly batch: Batch
-}
+/** What a tab tells the others: the number of a batch that is stored now, and the batch. */
+export type Told =
+  | { readonly revision: number; readonly batch: Batch }
+  /** It is too large to be told: what is stored is read anew. */
+  | { readonly revision: number; readonly anew: true }
 
 export interface OtherTabs {
   readonly tell: (told: Told) => void

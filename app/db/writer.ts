@@ -1,5 +1,5 @@
 import type { UnknownAction } from '@reduxjs/toolkit'
-import type { Batch } from '../domain/env'
+import type { Batch, WriteElsewhere } from '../domain/env'
 import { WriteError } from '../domain/failure'
 import type { RootState } from '../domain/state'
 import { engineRead, loaded, written } from '../domain/written'
@@ -16,6 +16,8 @@ export interface WriterState {
 
 export interface Writer {
   readonly commit: (make: () => Batch) => Promise<void>
+  /** Has a worker write what it holds, in turn. */
+  readonly takeIn: (write: WriteElsewhere) => Promise<void>
   /** Reads the build sheets and ledgers of an engine into the state, in turn. */
   readonly openEngine: (engineId: string) => Promise<void>
   /** Reads everything anew when another tab wrote something that this one has not heard of. */
@@ -63,7 +65,7 @@ export function makeWriter({
   }
   tabs.listen((told) => {
     if (told.revision <= revision) return
-    if (told.revision === revision + 1) {
+    if ('batch' in told && told.revision === revision + 1) {
       revision = told.revision
       move(told.batch)
     } else void catchUp()
@@ -93,6 +95,21 @@ export function makeWriter({
         return
       }
     })
+  const takeIn = (write: WriteElsewhere) =>
+    inTurn(async () => {
+      for (;;) {
+        const done = await write(revision, copy.appendText)
+        if (done === 'behind') {
+          await readAnew()
+          continue
+        }
+        revision++
+        note(done.records)
+        await readAnew()
+        tabs.tell({ revision, anew: true })
+        return
+      }
+    })
   const openEngine = (engineId: string) =>
     inTurn(async () => {
       if ((await db.revision()) !== revision) await readAnew()
@@ -100,6 +117,7 @@ export function makeWriter({
     })
   return {
     commit,
+    takeIn,
     openEngine,
     catchUp,
     readAgain: () => inTurn(readAnew),

@@ -51,6 +51,13 @@ export interface Batch {
   readonly taken?: readonly DraftRow[]
 }
 
+/** Writes a batch that a worker holds, on top of the named revision, and hands its lines to the second copy; 'behind', when another tab wrote since.
+ *  Gives how many records there then are. */
+export type WriteElsewhere = (
+  revision: number,
+  keepTwice: (line: string, pictures: readonly PictureRow[]) => Promise<void>,
+) => Promise<{ readonly records: number } | 'behind'>
+
 /** Everything from outside that thunks use; tests hand in fakes. */
 export interface Env {
   /** Writes what `make` says by the state as it then is: one batch at a time over all tabs of this workshop. Resolves when it is stored and in the second
@@ -59,6 +66,8 @@ export interface Env {
   /** Notes at once, before it is stored, what is typed and still waits for its turn: a page may be closed over it. Undefined = gone. */
   readonly noteTyped: (waiting: readonly (readonly [string, string | undefined])[]) => void
   readonly readPicture: (id: string) => Promise<Blob | undefined>
+  /** Has a worker write what it holds, in its turn; then everything is read anew. */
+  readonly takeIn: (write: WriteElsewhere) => Promise<void>
   /** Reads the build sheets and ledgers of an engine into the state, in its turn among the writes of all tabs. */
   readonly openEngine: (engineId: string) => Promise<void>
   readonly now: () => string

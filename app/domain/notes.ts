@@ -1,11 +1,17 @@
 import { commit } from './commit'
-import type { MetaRow } from './env'
+import type { MetaRow, WriteElsewhere } from './env'
 import type { AppThunk } from './state'
 import type { SummaryRow } from './summaries'
 
 /* What is written beside the records, and what is read into the state: nothing here needs to know what a record is. */
 
 export const notePut = (rows: readonly MetaRow[]) => commit(() => ({ batch: { put: { meta: rows } }, give: undefined }))
+
+/** Has a worker write what a file holds. */
+export const takeIn =
+  (write: WriteElsewhere): AppThunk =>
+  (_dispatch, _getState, env) =>
+    env.takeIn(write)
 
 /** Reads the build sheets and ledgers of an engine, unless they are at hand. */
 export const openEngine =

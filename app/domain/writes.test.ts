@@ -5,9 +5,8 @@ import { dropDrafts, keepDraft } from './draftWrites'
 import { failureOf } from './failure'
 import { selectJobs, selectSheets } from './selectors'
 import { selectJobView } from './views'
-import { deviceOf } from './device'
 import { notePut, openEngine, readPicture } from './notes'
-import { addPicture, addRecords, beginEngine, changeSheet, changeSheetInJob, openJob, say } from './writes'
+import { addPicture, beginEngine, changeSheet, changeSheetInJob, openJob, say } from './writes'
 import { written } from './written'
 
 let fake: Fake
@@ -177,16 +176,14 @@ test('a picture and its line in the ledger are one write, to be read back', asyn
   expect(await store.dispatch(readPicture('nowhere'))).toBeUndefined()
 })
 
-test('a file with this device’s own work that was not here gives the device a new name', async () => {
+test('a device that was given a new name writes under it, above everything it knows', async () => {
   const job = await start()
   await store.dispatch(say(job.id, [{ kind: 'note', text: 'a' }]))
   const entries = (view(job.id)?.entries ?? []).map((entry) => ({ ...entry, id: 'lost', counter: 2 }))
-  await store.dispatch(addRecords({ engines: [], sheets: [], jobs: [], entries: [] }, []))
-  expect(deviceOf(store.getState())).toBe('d-test')
-  await store.dispatch(addRecords({ engines: [], sheets: [], jobs: [], entries }, []))
-  expect(deviceOf(store.getState())).not.toBe('d-test')
+  const device = [{ id: 'device', value: 'd-other' }]
+  store.dispatch(written({ put: { entries, meta: device } }))
   const [said] = await store.dispatch(say(job.id, [{ kind: 'note', text: 'b' }]))
-  expect(said).toMatchObject({ counter: 3, seen: { 'd-test': 2 } })
+  expect(said).toMatchObject({ device: 'd-other', counter: 3, seen: { 'd-test': 2 } })
 })
 
 test('what a job or an engine wants and is not there is refused with its reason', async () => {

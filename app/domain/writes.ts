@@ -8,13 +8,12 @@ import {
   type Entry,
   type EntryDraft,
   type Job,
-  type Records,
 } from '@link-count/core/model'
 import { citedSheets, nextStamp, sheetIdNow } from '@link-count/core/ledger'
 import type { Guard } from '@link-count/core/guard'
 import { engineSelectors } from './engines'
 import { commit, taken, type Made, type Outside } from './commit'
-import { deviceOf, newDevice } from './device'
+import { deviceOf } from './device'
 import type { DraftRow, PictureRow } from './env'
 import { WriteError } from './failure'
 import { jobSelectors } from './jobs'
@@ -168,25 +167,4 @@ export const chooseSheet = (sheetId: string) =>
     if (!chosen) throw new WriteError('gone', `There is no build sheet ${sheetId}`)
     const row = buildSheetSchema.parse({ ...chosen, id: newId(), version: chosen.version + 1, at: now() })
     return { batch: { put: { sheets: [row] } }, give: row }
-  })
-
-const NOTHING: Records = { engines: [], sheets: [], jobs: [], entries: [] }
-
-/** Adds imported records, and changes those that a file has otherwise, all or nothing. Where the file holds work of this very device that was not here, the device goes on under a new name: what it
- *  wrote after the file was saved may be elsewhere, under the same counters. */
-export const addRecords = (add: Records, pictures: readonly PictureRow[], change: Records = NOTHING) =>
-  commit((state, { newId }) => {
-    const records: Records = {
-      engines: [...add.engines, ...change.engines],
-      sheets: [...add.sheets, ...change.sheets.map((sheet) => buildSheetSchema.parse(sheet))],
-      jobs: [...add.jobs, ...change.jobs],
-      entries: [...add.entries, ...change.entries],
-    }
-    const restored = add.entries.some(({ device }) => device === deviceOf(state))
-    return {
-      batch: {
-        put: { ...records, pictures, ...(restored ? { meta: [{ id: 'device', value: newDevice(newId) }] } : {}) },
-      },
-      give: undefined,
-    }
   })

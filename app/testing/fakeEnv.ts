@@ -44,6 +44,7 @@ export function fakeWorkshop(): Fake {
       last = mine
       return mine
     },
+    takeIn: () => Promise.reject(new Error('Broken invariant: there are no workers here')),
     openEngine: (engineId) => {
       const list = <T>(name: TableName) => [...rows[name].values()] as T[]
       const jobIds = list<Job>('jobs').flatMap((job) => (job.engineId === engineId ? [job.id] : []))

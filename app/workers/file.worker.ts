@@ -1,21 +1,36 @@
 import { expose } from 'comlink'
 import Dexie from 'dexie'
-import { mergeRecords, type FileError, type MergeOutcome } from '@link-count/core/file'
+import { nanoid } from 'nanoid'
+import { mergeRecords, takeOther, type FileError, type MergeOutcome, type Offer } from '@link-count/core/file'
 import type { Records } from '@link-count/core/model'
 import { err, ok, type Result } from '@link-count/core/result'
 import { readArchive, writeArchive, type Written } from '../db/archive'
-import { databaseName, WorkshopDatabase, type WorkshopKind } from '../db/database'
+import { linesOfBatch } from '../db/copy/copyLog'
+import { databaseName, RECORDS, WorkshopDatabase, type WorkshopKind } from '../db/database'
 import { fileMigrations } from '../db/migrations'
-import type { PictureRow } from '../domain/env'
+import type { PictureRow, WriteElsewhere } from '../domain/env'
+import { batchOfFile } from '../domain/fileBatch'
 
-/** What opening a file would do. */
+/** What opening a file would do: as much of it as is told before it is done. */
 export interface OpenedFile {
-  readonly outcome: MergeOutcome
-  readonly pictures: readonly PictureRow[]
+  readonly added: { readonly [K in keyof Records]: number }
+  readonly changed: number
+  readonly engineNames: readonly string[]
+  readonly same: number
+  readonly offers: readonly Offer[]
+  readonly kept: number
+  readonly rivals: number
   readonly picturesMissing: number
   /** Records in it that could not be read when it was made, and are left out. */
   readonly aside: number
 }
+
+interface Held {
+  readonly kind: WorkshopKind
+  readonly outcome: MergeOutcome
+  readonly pictures: readonly PictureRow[]
+}
+let held: Held | undefined
 
 export interface MadeFile extends Written {
   /** How many lines of ledgers it holds. */
@@ -43,6 +58,9 @@ async function storedRecords(db: WorkshopDatabase): Promise<Records> {
   return { engines: [...engines], sheets: [...sheets], jobs: [...jobs], entries: [...entries] }
 }
 
+const sizeOf = ({ engines, sheets, jobs, entries }: Records) =>
+  engines.length + sheets.length + jobs.length + entries.length
+
 const NOTHING: Records = { engines: [], sheets: [], jobs: [], entries: [] }
 
 const api = {
@@ -63,12 +81,62 @@ const api = {
     const added = new Set(
       outcome.value.add.entries.flatMap((entry) => (entry.kind === 'picture' ? [entry.pictureId] : [])),
     )
-    return ok({
+    held = {
+      kind,
       outcome: outcome.value,
       pictures: pictures.filter(({ id }) => added.has(id) && !ours.has(id)),
+    }
+    const { add, change, same, offers, kept, rivals } = outcome.value
+    const { engines, sheets, jobs, entries } = add
+    return ok({
+      added: { engines: engines.length, sheets: sheets.length, jobs: jobs.length, entries: entries.length },
+      changed: sizeOf(change),
+      engineNames: engines.map(({ name }) => name),
+      same,
+      offers,
+      kept: kept.length,
+      rivals: rivals.length,
       picturesMissing,
       aside: theirs.aside?.length ?? 0,
     })
+  },
+  /** Writes the file that was opened last, on top of a revision, and its lines to the second copy; 'behind', when another tab wrote since. */
+  async add(
+    { device, taken, revision }: { device: string; taken: readonly number[]; revision: number },
+    keepTwice: Parameters<WriteElsewhere>[1],
+    progress: (share: number) => void,
+  ): ReturnType<WriteElsewhere> {
+    if (!held) throw new Error('Broken invariant: no file was opened')
+    const { kind, pictures, outcome } = held
+    const chosen = taken.reduce((so, i) => {
+      const offer = outcome.offers[i]
+      return offer ? takeOther(so, offer) : so
+    }, outcome)
+    const done = await withStored(kind, async (db) => {
+      const jobs = new Map((await db.jobs.toArray()).map(({ id, engineId }) => [id, engineId]))
+      const batch = batchOfFile(chosen, pictures, {
+        device,
+        newId: () => nanoid(),
+        engineOf: (jobId) => jobs.get(jobId),
+      })
+      const counted = await db.write(batch, revision)
+      if (counted === 'behind') return counted
+      progress(0.6)
+      const records = Number(counted.find(({ id }) => id === RECORDS)?.value ?? (await db.countRecords()))
+      const meta = [...(batch.put?.meta ?? []), ...counted]
+      const line = { revision: revision + 1, records, batch: { put: { ...batch.put, meta } } }
+      let kept = 0
+      const size = sizeOf(chosen.add) + sizeOf(chosen.change)
+      for (const text of linesOfBatch(line)) {
+        // The pictures go with the first line, before the last one makes it count.
+        await keepTwice(text, kept === 0 ? pictures : [])
+        kept += 1000
+        progress(0.6 + 0.4 * Math.min(1, kept / Math.max(1, size)))
+      }
+      return { records }
+    })
+    if (!done) throw new Error('The browser’s storage is gone')
+    return done
   },
   /** A workshop as a file, or one engine of it. `held`: what the page still has, for where its storage is gone. */
   async save(

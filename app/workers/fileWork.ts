@@ -1,39 +1,74 @@
-import { proxy, wrap } from 'comlink'
+import { proxy, wrap, type Remote } from 'comlink'
 import type { FileError } from '@link-count/core/file'
 import type { Records } from '@link-count/core/model'
-import type { Result } from '@link-count/core/result'
+import { ok, type Result } from '@link-count/core/result'
 import type { WorkshopKind } from '../db'
+import type { WriteElsewhere } from '../domain/env'
 import type { FileWorker, MadeFile, OpenedFile } from './file.worker'
 
-async function inWorker<T>(work: (worker: ReturnType<typeof wrap<FileWorker>>) => Promise<T>): Promise<T> {
+interface Started {
+  readonly worker: Remote<FileWorker>
+  /** The answer, or that the worker broke. */
+  readonly answer: <T>(work: Promise<T>) => Promise<T>
+  readonly end: () => void
+}
+
+function start(): Started {
   const raw = new Worker(new URL('./file.worker.ts', import.meta.url), { type: 'module' })
   const broken = new Promise<never>((_resolve, reject) =>
     raw.addEventListener('error', ({ message }) => reject(new Error(message || 'the worker did not start'))),
   )
-  try {
-    return await Promise.race([work(wrap<FileWorker>(raw)), broken])
-  } finally {
-    raw.terminate()
+  broken.catch(() => undefined)
+  return {
+    worker: wrap<FileWorker>(raw),
+    answer: (work) => Promise.race([work, broken]),
+    end: () => raw.terminate(),
   }
 }
 
+/** A file that was read and held against what is here. The worker holds it; nothing is changed until it is added. */
+export interface HeldFile extends OpenedFile {
+  /** Writes it; `taken`: of what is said two ways, by number, where the other is taken. */
+  readonly add: (device: string, taken: readonly number[], progress: (share: number) => void) => WriteElsewhere
+  readonly end: () => void
+}
+
 /** Reads a file off the page's thread and says what opening it in a workshop would do. */
-export const openFile = (
+export async function openFile(
   file: Blob,
   kind: WorkshopKind,
   progress: (share: number) => void,
-): Promise<Result<OpenedFile, FileError>> =>
-  inWorker(async (worker): Promise<Result<OpenedFile, FileError>> => worker.open(file, kind, proxy(progress)))
+): Promise<Result<HeldFile, FileError>> {
+  const { worker, answer, end } = start()
+  try {
+    const opened: Result<OpenedFile, FileError> = await answer<Result<OpenedFile, FileError>>(
+      worker.open(file, kind, proxy(progress)) as Promise<Result<OpenedFile, FileError>>,
+    )
+    if (!opened.ok) {
+      end()
+      return opened
+    }
+    const add: HeldFile['add'] = (device, taken, told) => (revision, keepTwice) =>
+      answer(worker.add({ device, taken, revision }, proxy(keepTwice), proxy(told)) as ReturnType<WriteElsewhere>)
+    return ok({ ...opened.value, add, end })
+  } catch (cause) {
+    end()
+    throw cause
+  }
+}
 
 /** Makes a file of a whole workshop, or of one engine of it, off the page's thread; where its storage is gone, of what the page still holds. */
-export const makeFileOf = (
+export async function makeFileOf(
   kind: WorkshopKind,
-  {
-    savedAt,
-    engineId,
-    held,
-  }: { readonly savedAt: string; readonly engineId?: string | undefined; readonly held: Records },
+  asked: { readonly savedAt: string; readonly engineId?: string | undefined; readonly held: Records },
   progress: (share: number) => void,
-): Promise<MadeFile> => inWorker((worker) => worker.save(kind, { savedAt, engineId, held }, proxy(progress)))
+): Promise<MadeFile> {
+  const { worker, answer, end } = start()
+  try {
+    return await answer(worker.save(kind, asked, proxy(progress)))
+  } finally {
+    end()
+  }
+}
 
-export type { MadeFile, OpenedFile }
+export type { MadeFile }

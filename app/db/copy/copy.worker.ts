@@ -43,7 +43,8 @@ async function readAll(): Promise<{ rows: Rows; revision: number }> {
   const start = base ? foldLines(readLog(await base.file.text())).rows : {}
   const lines: CopyLine[] = []
   for (const { name, file } of all)
-    if (revisionOfBase(name) < 0) lines.push(...readLog(await file.text()).filter(({ revision }) => revision > from))
+    if (revisionOfBase(name) < 0)
+      lines.push(...readLog(await file.text()).filter(({ revision, partOf }) => (partOf ?? revision) > from))
   const folded = foldLines(lines, start)
   return { ...folded, revision: Math.max(from, folded.revision) }
 }

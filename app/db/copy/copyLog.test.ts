@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import type { Batch, Rows } from '../../domain/env'
-import { foldLines, isEnded, lineOf, linesOfAll, readLog, summaryOf, type CopyLine } from './copyLog'
+import { foldLines, isEnded, lineOf, linesOfAll, linesOfBatch, readLog, summaryOf, type CopyLine } from './copyLog'
 
 const id = fc.constantFrom('a', 'b', 'c', 'toString', '__proto__')
 const row = fc.record({ id, text: fc.string({ unit: 'binary' }) })
@@ -72,4 +72,26 @@ test('a whole workshop as lines comes back the same, and counts only when it was
   expect(isEnded(text.slice(-200))).toBe(true)
   expect(isEnded(text.slice(0, -1).slice(-200))).toBe(false)
   expect(summaryOf(text.slice(-200))).toEqual({ revision: 9, records: 5 })
+})
+
+test('a batch of many lines counts whole or not at all, wherever its lines are cut off', () => {
+  const rows = Array.from({ length: 2500 }, (_, i) => ({ id: `d${i}`, text: String(i) }))
+  const before: CopyLine = { revision: 1, records: 1, batch: { put: { drafts: [{ id: 'd0', text: 'was' }] } } }
+  const large: CopyLine = {
+    revision: 2,
+    records: 2500,
+    batch: { put: { drafts: rows, meta: [{ id: 'm', value: '1' }] } },
+  }
+  const lines = [...linesOfBatch(large)]
+  expect(lines.length).toBe(4)
+  for (let n = 0; n <= lines.length; n++) {
+    // The lines of another tab may come after.
+    const read = readLog([...lines.slice(0, n), lineOf(before)].join(''))
+    const { rows: all, revision } = foldLines(read)
+    expect(all.drafts).toHaveLength(n === lines.length ? 2500 : 1)
+    expect(all.drafts?.find(({ id: key }) => key === 'd0')?.text).toBe(n === lines.length ? '0' : 'was')
+    expect(revision).toBe(n === lines.length ? 2 : 1)
+    // Until the last line the log stands where it stood before.
+    if (n > 0 && n < lines.length) expect(summaryOf(lines.slice(0, n).join('').slice(-200))?.revision).toBe(1)
+  }
 })

@@ -9,6 +9,8 @@ export interface CopyLine {
   /** How many records the workshop had with this batch. */
   readonly records: number
   readonly batch: Batch
+  /** The batch that it is a part of, too large for one line: it counts once the line with that number is there. Its own number is the one before. */
+  readonly partOf?: number | undefined
 }
 
 export interface CopySummary {
@@ -19,11 +21,11 @@ export interface CopySummary {
 /** The last line of a folded copy: without it the fold was cut off and counts for nothing. */
 const END = '"end"'
 
-export const lineOf = ({
-  revision,
-  records,
-  batch: { put: { pictures: _beside, summaries: _made, ...put } = {}, drop },
-}: CopyLine) => writeLine(JSON.stringify({ put, ...(drop ? { drop } : {}) }), { revision, records })
+export function lineOf({ revision, records, batch, partOf }: CopyLine): string {
+  const { put: { pictures: _beside, summaries: _made, ...put } = {}, drop } = batch
+  const part = partOf === undefined ? {} : { partOf }
+  return writeLine(JSON.stringify({ put, ...(drop ? { drop } : {}), ...part }), { revision, records })
+}
 
 export const endLine = (summary: CopySummary) => writeLine(END, summary)
 
@@ -44,7 +46,10 @@ export function readLog(text: string): CopyLine[] {
   return text.split('\n').flatMap((line): CopyLine[] => {
     const [json = '', sum, revision, records] = line.split('\t')
     if (records === undefined || json === END || checksum(json) !== sum) return []
-    return [{ revision: Number(revision), records: Number(records), batch: JSON.parse(json) as Batch }]
+    const { partOf, ...batch } = JSON.parse(json) as Batch & { readonly partOf?: number }
+    return [
+      { revision: Number(revision), records: Number(records), batch, ...(partOf === undefined ? {} : { partOf }) },
+    ]
   })
 }
 
@@ -58,12 +63,17 @@ export function foldLines(
   )
   const table = (name: TableName) => tables.get(name) as Map<string, unknown>
   let revision = 0
-  for (const { batch, ...line } of [...lines].sort((a, b) => a.revision - b.revision)) {
+  const ended = new Set(lines.flatMap((line) => (line.partOf === undefined ? [line.revision] : [])))
+  const whole = lines.filter(({ partOf }) => partOf === undefined || ended.has(partOf))
+  const place = (line: CopyLine) => line.partOf ?? line.revision
+  const isEnd = ({ partOf }: CopyLine) => Number(partOf === undefined)
+  for (const line of whole.sort((a, b) => place(a) - place(b) || isEnd(a) - isEnd(b))) {
+    const { batch } = line
     for (const name of TABLES) {
       for (const row of batch.put?.[name] ?? []) table(name).set(row.id, row)
       for (const id of batch.drop?.[name] ?? []) table(name).delete(id)
     }
-    revision = line.revision
+    revision = place(line)
   }
   return { rows: Object.fromEntries(TABLES.map((name) => [name, [...table(name).values()]])) as Rows, revision }
 }
@@ -77,4 +87,18 @@ export function* linesOfAll(rows: Rows, summary: CopySummary): Generator<string>
       yield lineOf({ ...summary, batch: { put: { [name]: all.slice(i, i + 1000) } } })
   }
   yield endLine(summary)
+}
+
+/** A batch too large for one line, as lines of some thousand rows; the last one makes it count. */
+export function* linesOfBatch({ revision, records, batch: { put = {}, ...rest } }: CopyLine): Generator<string> {
+  const { meta, ...tables } = put
+  for (const [name, all] of Object.entries(tables))
+    for (let i = 0; i < all.length; i += 1000)
+      yield lineOf({
+        revision: revision - 1,
+        records,
+        batch: { put: { [name]: all.slice(i, i + 1000) } },
+        partOf: revision,
+      })
+  yield lineOf({ revision, records, batch: { ...rest, put: meta ? { meta } : {} } })
 }

@@ -16,6 +16,8 @@ export interface SecondCopy {
   readonly onStatus: (listener: () => void) => () => void
   /** Resolves when the line is on the disk, or when it is known and told that the copy has failed: the database has it all the same. */
   readonly append: (line: CopyLine) => Promise<void>
+  /** The same with a line that is text already, and the pictures that go with it. */
+  readonly appendText: (line: string, pictures: readonly PictureRow[]) => Promise<void>
   readonly whole: () => Promise<{ readonly rows: Rows; readonly revision: number }>
   readonly startOver: (rows: Rows, summary: CopySummary) => Promise<void>
   readonly pictureIds: () => Promise<readonly string[]>
@@ -38,6 +40,7 @@ export function noCopy(why: 'demo' | 'notSecure' | 'notHere', detail = ''): Seco
     status: () => status,
     onStatus: () => () => undefined,
     append: nothing,
+    appendText: nothing,
     whole: () => Promise.resolve({ rows: {}, revision: 0 }),
     startOver: nothing,
     pictureIds: () => Promise.resolve([]),
@@ -69,6 +72,11 @@ export async function openSecondCopy(kind: string, tab: string): Promise<SecondC
   }
   const failed = (cause: unknown) =>
     set({ kept: 'once', why: 'failed', detail: cause instanceof Error ? cause.message : String(cause) })
+  const appendText = async (line: string, pictures: readonly PictureRow[]) => {
+    // After a line that failed the copy has a hole: it is begun anew at the next start, and until then the page says so.
+    if (status.kept === 'once') return
+    await within(ANSWER_WITHIN_MS, worker.append(line, pictures), raw).catch(failed)
+  }
   return {
     stood,
     status: () => status,
@@ -76,11 +84,8 @@ export async function openSecondCopy(kind: string, tab: string): Promise<SecondC
       listeners.add(listener)
       return () => listeners.delete(listener)
     },
-    append: async (line) => {
-      // After a line that failed the copy has a hole: it is begun anew at the next start, and until then the page says so.
-      if (status.kept === 'once') return
-      await within(ANSWER_WITHIN_MS, worker.append(lineOf(line), line.batch.put?.pictures ?? []), raw).catch(failed)
-    },
+    append: (line) => appendText(lineOf(line), line.batch.put?.pictures ?? []),
+    appendText,
     whole: () => worker.readAll(),
     startOver: (rows, summary) => within(START_OVER_WITHIN_MS, worker.startOver(rows, summary), raw).catch(failed),
     pictureIds: () => worker.pictureIds(),

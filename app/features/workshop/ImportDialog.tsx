@@ -1,16 +1,17 @@
 import { Button } from '@mantine/core'
-import { useRef, useState } from 'react'
-import { takeOther, type MergeOutcome, type Offer } from '@link-count/core/file'
-import { addRecords } from '../../domain/writes'
-import { useAppDispatch } from '../../store'
+import { useEffect, useRef, useState } from 'react'
+import type { Offer } from '@link-count/core/file'
+import { deviceOf } from '../../domain/device'
+import { takeIn } from '../../domain/notes'
+import { useAppDispatch, useAppSelector } from '../../store'
 import { Dialog } from '../../ui/Dialog'
 import { useAttempt } from '../../ui/useAttempt'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { fileWords } from '../../ui/wording'
-import type { OpenedFile } from '../../workers/fileWork'
+import type { HeldFile } from '../../workers/fileWork'
 import { offerWords, valueWords } from './offerWords'
 
-interface Ready extends OpenedFile {
+interface Ready extends HeldFile {
   readonly name: string
 }
 
@@ -19,40 +20,47 @@ export default function ImportDialog({ onClose }: { readonly onClose: () => void
   const dispatch = useAppDispatch()
   const attempt = useAttempt()
   const { kind } = useWorkshop()
+  const device = useAppSelector(deviceOf)
   const input = useRef<HTMLInputElement>(null)
-  const [reading, setReading] = useState<number>()
+  const [busy, setBusy] = useState<{ readonly words: string; readonly share: number }>()
   const [refused, setRefused] = useState<string>()
   const [ready, setReady] = useState<Ready>()
+  const [taken, setTaken] = useState<ReadonlySet<number>>(new Set())
+  useEffect(() => () => ready?.end(), [ready])
   const read = async (file: File | undefined) => {
     if (!file) return
     setReady(undefined)
     setRefused(undefined)
-    setReading(0)
+    setTaken(new Set())
+    const tell = (share: number) => setBusy({ words: 'Reading the file.', share })
+    tell(0)
     try {
       const { openFile } = await import('../../workers/fileWork')
-      const opened = await openFile(file, kind, setReading)
+      const opened = await openFile(file, kind, tell)
       if (opened.ok) setReady({ ...opened.value, name: file.name })
       else setRefused(fileWords(opened.error))
     } catch (cause) {
       const why = cause instanceof Error ? cause.message : String(cause)
       setRefused(`The file cannot be read: ${why}. Nothing was changed.`)
     } finally {
-      setReading(undefined)
+      setBusy(undefined)
       // The same file may be chosen again.
       if (input.current) input.current.value = ''
     }
   }
   const add = async () => {
-    if (!ready) return
-    const { outcome, pictures } = ready
+    if (!ready || busy) return
+    const tell = (share: number) => setBusy({ words: 'Adding what is in the file.', share })
+    tell(0)
     const done = await attempt(
       'What is in the file',
       async () => {
-        await dispatch(addRecords(outcome.add, pictures, outcome.change))
+        await dispatch(takeIn(ready.add(device, [...taken], tell)))
         return true
       },
       { key: 'open a file' },
     )
+    setBusy(undefined)
     if (done) onClose()
   }
   return (
@@ -70,10 +78,10 @@ export default function ImportDialog({ onClose }: { readonly onClose: () => void
           aria-label="File"
           onChange={(event) => void read(event.currentTarget.files?.[0])}
         />
-        {reading !== undefined && (
+        {busy && (
           <div role="status">
-            <p>Reading the file.</p>
-            <progress value={reading} aria-label="How much is read" />
+            <p>{busy.words}</p>
+            <progress value={busy.share} aria-label="How much is done" />
           </div>
         )}
         {refused && (
@@ -81,11 +89,9 @@ export default function ImportDialog({ onClose }: { readonly onClose: () => void
             {refused}
           </p>
         )}
+        {ready && <Outcome ready={ready} taken={taken} onTake={setTaken} />}
         {ready && (
-          <Outcome ready={ready} onTake={(offer) => setReady({ ...ready, outcome: takeOther(ready.outcome, offer) })} />
-        )}
-        {ready && (
-          <Button variant="filled" onClick={() => void add()} disabled={isNothing(ready.outcome)}>
+          <Button variant="filled" onClick={() => void add()} disabled={isNothing(ready) || busy !== undefined}>
             Add them
           </Button>
         )}
@@ -94,13 +100,22 @@ export default function ImportDialog({ onClose }: { readonly onClose: () => void
   )
 }
 
-const sizeOf = ({ engines, sheets, jobs, entries }: MergeOutcome['add']) =>
-  engines.length + sheets.length + jobs.length + entries.length
-const isNothing = ({ add, change }: MergeOutcome) => sizeOf(add) + sizeOf(change) === 0
+const isNothing = ({ added, changed }: Ready) =>
+  added.engines + added.sheets + added.jobs + added.entries + changed === 0
 
-function Outcome({ ready, onTake }: { ready: Ready; onTake: (offer: Offer) => void }) {
-  const { name, outcome, picturesMissing, aside } = ready
-  const { add, change, same, offers, kept, rivals } = outcome
+/** So many new engines are named; of more it is said how many. */
+const NAMED = 20
+
+function Outcome({
+  ready,
+  taken,
+  onTake,
+}: {
+  ready: Ready
+  taken: ReadonlySet<number>
+  onTake: (taken: ReadonlySet<number>) => void
+}) {
+  const { name, added, changed, engineNames, same, offers, kept, rivals, picturesMissing, aside } = ready
   const said = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
   return (
     <div className="result">
@@ -109,35 +124,44 @@ function Outcome({ ready, onTake }: { ready: Ready; onTake: (offer: Offer) => vo
       </p>
       <ul>
         <li>
-          New: {said(add.engines.length, 'engine', 'engines')}, {said(add.sheets.length, 'build sheet', 'build sheets')}
-          , {said(add.jobs.length, 'job', 'jobs')}, {said(add.entries.length, 'entry', 'entries')}
+          New: {said(added.engines, 'engine', 'engines')}, {said(added.sheets, 'build sheet', 'build sheets')},{' '}
+          {said(added.jobs, 'job', 'jobs')}, {said(added.entries, 'entry', 'entries')}
         </li>
-        {add.engines.map((engine) => (
-          <li key={engine.id}>Engine: {engine.name}</li>
+        {engineNames.slice(0, NAMED).map((engine, i) => (
+          <li key={i}>Engine: {engine}</li>
         ))}
+        {engineNames.length > NAMED && <li>And {said(engineNames.length - NAMED, 'engine', 'engines')} more</li>}
         <li>Already here, the same: {same}</li>
-        {sizeOf(change) > 0 && <li>Already here, and put together with what the file has: {sizeOf(change)}</li>}
-        {rivals.length > 0 && (
+        {changed > 0 && <li>Already here, and put together with what the file has: {changed}</li>}
+        {rivals > 0 && (
           <li>
-            Build sheets that went on apart: {rivals.length}. Both stay; which is right is asked on the engine’s page,
-            and until then the guard does not know.
+            Build sheets that went on apart: {rivals}. Both stay; which is right is asked on the engine’s page, and
+            until then the guard does not know.
           </li>
         )}
-        {kept.length > 0 && <li>Lines already here with other words: {kept.length}. Yours stay as they are.</li>}
+        {kept > 0 && <li>Lines already here with other words: {kept}. Yours stay as they are.</li>}
         {aside > 0 && <li>Records that could not be read when the file was made, and are left out: {aside}</li>}
         {picturesMissing > 0 && (
           <li>Pictures that the ledger speaks of and the file does not hold: {picturesMissing}</li>
         )}
       </ul>
-      <Offers offers={offers} onTake={onTake} />
-      {isNothing(outcome) && <p>There is nothing new in it.</p>}
+      <Offers offers={offers} taken={taken} onTake={onTake} />
+      {isNothing(ready) && <p>There is nothing new in it.</p>}
     </div>
   )
 }
 
 /** Where the file and what is here say different things: one is taken, the other can be. */
-function Offers({ offers, onTake }: { offers: readonly Offer[]; onTake: (offer: Offer) => void }) {
-  const [taken, setTaken] = useState<ReadonlySet<number>>(new Set())
+function Offers({
+  offers,
+  taken,
+  onTake,
+}: {
+  offers: readonly Offer[]
+  /** By number, where the other is taken. */
+  taken: ReadonlySet<number>
+  onTake: (taken: ReadonlySet<number>) => void
+}) {
   if (offers.length === 0) return null
   return (
     <section aria-label="Said two ways">
@@ -156,11 +180,10 @@ function Offers({ offers, onTake }: { offers: readonly Offer[]; onTake: (offer: 
               <Button
                 variant="default"
                 onClick={() => {
-                  onTake(swapped ? { ...offer, other: offer.taken } : offer)
                   const next = new Set(taken)
                   if (swapped) next.delete(i)
                   else next.add(i)
-                  setTaken(next)
+                  onTake(next)
                 }}
               >
                 {other === '' || other === undefined ? 'Leave it empty' : `Take ${valueWords(other)}`}
