@@ -1,5 +1,3 @@
-import { useSyncExternalStore } from 'react'
-
 /** The crank as drawn: screen state that changes with every frame of a drag, so it lives beside Redux and tells its listeners
  *  directly. It is not the engine's crank; only a "turned" entry moves that. */
 export interface DrawnCrank {
@@ -24,5 +22,3 @@ export function makeDrawnCrank(startDeg = 0): DrawnCrank {
     },
   }
 }
-
-export const useDrawnDeg = (crank: DrawnCrank) => useSyncExternalStore(crank.subscribe, crank.get)

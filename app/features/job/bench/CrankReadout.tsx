@@ -1,25 +1,35 @@
+import { useEffect, useRef } from 'react'
 import { fixed, wrapToSigned } from '@link-count/core/units'
-import { useDrawnDeg } from '../../../store'
 import { useBench } from '../JobContext'
 
 const doubts = { proven: 'proven', reckoned: 'reckoned, not proven', unknown: 'not known' }
 
-/** The drawn crank as a large number, and the engine's own place under it. */
+/** The drawn crank as a large number, and the engine's own place under it. It is written straight onto the page: with every frame of a drag nothing is
+ *  rendered. */
 export function CrankReadout() {
   const { view, drawn } = useBench()
-  const deg = useDrawnDeg(drawn)
   const { crank, zero } = view.state
-  const away = crank.deg === undefined ? undefined : wrapToSigned(deg - crank.deg, view.sheet.cycleDeg)
+  const { cycleDeg } = view.sheet
+  const figure = useRef<HTMLDivElement>(null)
+  const words = useRef<HTMLParagraphElement>(null)
+  useEffect(() => {
+    const { deg: stands, doubt } = crank
+    const here = `the engine stands here, ${doubts[doubt]}${zero ? `, ± ${fixed(2 * zero.sigmaDeg, 2)}°` : ''}`
+    const there = `drawn; the engine stands at ${fixed(stands ?? 0, 1)}°, ${doubts[doubt]}`
+    const write = () => {
+      const deg = drawn.get()
+      const isHere = stands !== undefined && Math.abs(wrapToSigned(deg - stands, cycleDeg)) < 0.05
+      if (figure.current) figure.current.textContent = `${fixed(deg, 1)}°`
+      const said = stands === undefined ? 'drawn; the engine’s place is not known' : isHere ? here : there
+      if (words.current && words.current.textContent !== said) words.current.textContent = said
+    }
+    write()
+    return drawn.subscribe(write)
+  }, [drawn, crank, zero, cycleDeg])
   return (
     <div className="readout">
-      <div className="reading big">{fixed(deg, 1)}°</div>
-      <p className="soft">
-        {away === undefined
-          ? 'drawn; the engine’s place is not known'
-          : Math.abs(away) < 0.05
-            ? `the engine stands here, ${doubts[crank.doubt]}${zero ? `, ± ${fixed(2 * zero.sigmaDeg, 2)}°` : ''}`
-            : `drawn; the engine stands at ${fixed(crank.deg ?? 0, 1)}°, ${doubts[crank.doubt]}`}
-      </p>
+      <div ref={figure} className="reading big" />
+      <p ref={words} className="soft" />
     </div>
   )
 }
