@@ -24,9 +24,9 @@ import '../ui/fold.css'
 import { createTheme, MantineProvider } from '@mantine/core'
 import { lazy, Suspense } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
-import { ErrorBoundary } from './ErrorBoundary'
 import { lastWorkshop } from './lastWorkshop'
 import { UpdateOffer } from './UpdateOffer'
+import { WholeBoundary } from './WholeBoundary'
 import { WorkshopGate } from './WorkshopGate'
 
 const Notices = lazy(() => import('./Notices'))
@@ -49,7 +49,7 @@ const theme = createTheme({
 
 export const App = () => (
   <MantineProvider theme={theme} defaultColorScheme="auto" withCssVariables={false} withGlobalClasses={false}>
-    <ErrorBoundary>
+    <WholeBoundary>
       <BrowserRouter>
         <Suspense fallback={<p className="page-message">One moment.</p>}>
           <Routes>
@@ -69,6 +69,6 @@ export const App = () => (
           <Notices />
         </Suspense>
       </BrowserRouter>
-    </ErrorBoundary>
+    </WholeBoundary>
   </MantineProvider>
 )

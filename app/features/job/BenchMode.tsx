@@ -1,3 +1,4 @@
+import { FocusTrap } from '@mantine/core'
 import { useEffect } from 'react'
 import { movesOf } from '@link-count/core/drive'
 import { readLoop } from '@link-count/core/ledger'
@@ -37,28 +38,35 @@ export function BenchMode({
   const move = firstMove(step, view, side)
   const said = move ?? (target ? askTurn({ to: target }, view, side).words : undefined)
   return (
-    <div className="bench-mode" role="dialog" aria-label="Bench mode" aria-modal="true">
-      <p className="bench-mode-step">{stepTitle(step, view.sheet)}</p>
-      {counting ? (
+    <FocusTrap active>
+      <div className="bench-mode" role="dialog" aria-label="Bench mode" aria-modal="true">
+        <p className="bench-mode-step">{stepTitle(step, view.sheet)}</p>
+        {counting ? (
+          <button
+            type="button"
+            className="bench-mode-number reading"
+            onClick={() => count.setText(String(n + 1))}
+            data-autofocus
+            aria-label={`${n} counted. Touch for each pin`}
+          >
+            {n}
+          </button>
+        ) : (
+          <p className="bench-mode-words">{said ?? (status ? stepResult(step, status, view) : undefined) ?? ''}</p>
+        )}
+        <p className="bench-mode-guard">
+          <GuardShape verdict={view.guard.verdict} size={56} /> {verdictTitle(view.guard)}
+        </p>
         <button
           type="button"
-          className="bench-mode-number reading"
-          onClick={() => count.setText(String(n + 1))}
-          autoFocus
-          aria-label={`${n} counted. Touch for each pin`}
+          className="bench-mode-leave"
+          onClick={onLeave}
+          data-autofocus={counting ? undefined : true}
         >
-          {n}
+          Leave bench mode
         </button>
-      ) : (
-        <p className="bench-mode-words">{said ?? (status ? stepResult(step, status, view) : undefined) ?? ''}</p>
-      )}
-      <p className="bench-mode-guard">
-        <GuardShape verdict={view.guard.verdict} size={56} /> {verdictTitle(view.guard)}
-      </p>
-      <button type="button" className="bench-mode-leave" onClick={onLeave} autoFocus={!counting}>
-        Leave bench mode
-      </button>
-    </div>
+      </div>
+    </FocusTrap>
   )
 }
 

@@ -13,6 +13,7 @@ import { pinState } from '../../ui/pinState'
 import { FaceStill } from '../../ui/face'
 import { EngineGate } from '../../ui/EngineGate'
 import { PageHeader } from '../../ui/PageHeader'
+import { PartBoundary } from '../../ui/PartBoundary'
 import { gapCosts, loopWords, sideName, stepTitle } from '../../ui/wording'
 import { BenchMode } from './BenchMode'
 import { CrankReadout } from './bench/CrankReadout'
@@ -163,7 +164,11 @@ function JobBench({ view }: { view: JobView }) {
               <SheetList steps={steps.slice(0, at)} shown={shown?.step} />
             </div>
             <NewerSheet />
-            {shown && <StepPanel step={shown.step} status={shown.status} />}
+            {shown && (
+              <PartBoundary of="This step" resetBy={[shown.step.id, view.entries.length]}>
+                <StepPanel step={shown.step} status={shown.status} />
+              </PartBoundary>
+            )}
             <div className="desk-steps">
               <SheetList steps={steps.slice(at + 1)} shown={shown?.step} />
             </div>
@@ -185,13 +190,15 @@ function JobBench({ view }: { view: JobView }) {
                   data={views.map((value) => ({ value, label: viewNames[value] }))}
                 />
               )}
-              {shownView === 'face' && <FaceOrGaps counted={counted} />}
-              {shownView === 'wheel' && <DegreeWheel />}
-              {shownView === 'valves' && (
-                <Suspense fallback={null}>
-                  <ValvesView />
-                </Suspense>
-              )}
+              <PartBoundary of="The drawing" resetBy={[shownView, view.entries.length, sheet]}>
+                {shownView === 'face' && <FaceOrGaps counted={counted} />}
+                {shownView === 'wheel' && <DegreeWheel />}
+                {shownView === 'valves' && (
+                  <Suspense fallback={null}>
+                    <ValvesView />
+                  </Suspense>
+                )}
+              </PartBoundary>
             </div>
           </section>
         </main>

@@ -1,3 +1,4 @@
+import { useDrag } from '@use-gesture/react'
 import { useEffect, useRef, useState } from 'react'
 import { valveEvents } from '@link-count/core/cams'
 import { firingDegOf } from '@link-count/core/cylinders'
@@ -51,6 +52,7 @@ export function Strip() {
     const box = rows.current?.getBoundingClientRect()
     if (box) drawn.set(Math.max(0, Math.min(cycleDeg - 0.1, ((clientX - box.left) / box.width) * cycleDeg)))
   }
+  const drag = useDrag(({ xy: [x] }) => moveTo(x), { pointer: { keys: false } })
   return (
     <div className={dense ? 'strip dense' : 'strip'}>
       <div className="strip-names" aria-hidden="true">
@@ -59,15 +61,7 @@ export function Strip() {
           <span key={id}>{name}</span>
         ))}
       </div>
-      <div
-        ref={rows}
-        className="strip-rows"
-        onPointerDown={(event) => {
-          event.currentTarget.setPointerCapture(event.pointerId)
-          moveTo(event.clientX)
-        }}
-        onPointerMove={(event) => event.buttons === 1 && moveTo(event.clientX)}
-      >
+      <div ref={rows} className="strip-rows" {...drag()}>
         <div className="strip-events-row" aria-hidden="true">
           {events.map(({ kind, valve, atDeg }) => {
             const words = valve && short[valve][kind as 'opens']
