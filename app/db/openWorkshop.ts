@@ -3,6 +3,7 @@ import { nanoid } from 'nanoid'
 import { TABLES, type Env, type Rows, type TableName } from '../domain/env'
 import { WriteError } from '../domain/failure'
 import { newDevice } from '../domain/device'
+import { MADE_BY } from '../domain/summaries'
 import { loaded } from '../domain/written'
 import { noCopy, openSecondCopy, type CopyStatus, type SecondCopy } from './copy'
 import { WorkshopDatabase, type WorkshopKind } from './database'
@@ -113,9 +114,10 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
 }
 
 async function demoRows(): Promise<Rows> {
-  const { demoRecords } = await import('../demo/demoRecords')
+  const { demoRecords, demoSummaries } = await import('../demo/demoRecords')
   const { engines, sheets, jobs, entries } = demoRecords
-  return { engines, sheets, jobs, entries }
+  const summaries = Object.entries(demoSummaries).map(([id, summary]) => ({ id, madeBy: MADE_BY, summary }))
+  return { engines, sheets, jobs, entries, summaries }
 }
 
 /** The ids of all rows that are there and not in these, the workshop's own notes left alone. */

@@ -6,12 +6,16 @@ import { allOf, foldJob } from '@link-count/core/ledger'
 import { parseFile, makeFile } from '@link-count/core/file'
 import { makeSliderCrank } from '@link-count/core/kinematics'
 import { buildDemo } from './buildDemo'
-import { demoRecords } from './demoRecords'
+import { demoRecords, demoSummaries } from './demoRecords'
+import { summariesOf } from './summariesOf'
 
 const demo = buildDemo()
 
 test('the stored demo is what the script makes of the scenario', () =>
   expect(demoRecords).toEqual(JSON.parse(JSON.stringify(demo))))
+
+test('the stored summaries are what the list of engines shows of it', () =>
+  expect(demoSummaries).toEqual(JSON.parse(JSON.stringify(summariesOf(demo)))))
 test('it is a file that would be taken', () =>
   expect(parseFile(JSON.stringify(makeFile(demo, '2026-11-24T00:00:00.000Z')), []).ok).toBe(true))
 

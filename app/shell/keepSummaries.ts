@@ -3,11 +3,9 @@ import type { WorkshopKind } from '../db'
 import { engineSelectors } from '../domain/engines'
 import { putSummary } from '../domain/notes'
 import { selectIsOpen, selectJobs, selectSheets } from '../domain/selectors'
+import { MADE_BY } from '../domain/summaries'
 import type { AppStore } from '../store'
 import type { Summariser } from '../workers/summaryWork'
-
-/** What makes summaries: another version of this app makes all of them anew. */
-export const MADE_BY = __BUILD__
 
 /** So long after the last line somebody is likely to go on writing. */
 const AFTER_MS = 400
@@ -22,7 +20,8 @@ export function keepSummaries(store: AppStore, kind: WorkshopKind): () => void {
   const failed = new Map<string, string | undefined>()
   const next = (): Engine | undefined => {
     const { engines, summaries } = store.getState()
-    return engineSelectors.selectAll(engines).find(({ id }) => {
+    const inOrder = engineSelectors.selectAll(engines).sort((a, b) => (a.at < b.at ? -1 : Number(a.at > b.at)))
+    return inOrder.find(({ id }) => {
       const row = summaries.get(id)
       const isDue = !row?.summary || row.madeBy !== MADE_BY
       return isDue && !(failed.has(id) && failed.get(id) === row?.waiting)

@@ -5,7 +5,15 @@ export type PinState = 'done' | 'read' | 'open' | 'hand' | 'passed'
 /** A drive drawn once, as shapes that only have to be put on the page. Px. */
 export interface StillDrawing {
   readonly label: string
-  readonly wheels: readonly { readonly id: string; readonly d: string; readonly transform: string }[]
+  readonly wheels: readonly {
+    readonly id: string
+    /** Drawn with as many teeth as it has; a gear or pulley with straight ones. */
+    readonly straight: boolean
+    readonly teeth: number
+    readonly radius: number
+    readonly pitch: number
+    readonly transform: string
+  }[]
   readonly loops: readonly {
     readonly id: string
     /** The teeth of a belt; undefined for a chain. */

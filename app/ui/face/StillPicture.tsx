@@ -1,4 +1,5 @@
 import type { StillDrawing } from '../../domain/summaries'
+import { gearPath, sprocketPath } from './sprocketPath'
 
 /** A drive drawn once, in lines that print sharp; an empty ring where nothing of it is known. */
 export function StillPicture({
@@ -28,8 +29,15 @@ export function StillPicture({
   const { label, wheels, loops, dots } = drawing
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label}>
-      {wheels.map(({ id, d, transform }) => (
-        <path key={id} d={d} transform={transform} fill="var(--steel-1)" stroke="var(--steel-3)" strokeWidth="0.600" />
+      {wheels.map(({ id, straight, teeth, radius, pitch, transform }) => (
+        <path
+          key={id}
+          d={(straight ? gearPath : sprocketPath)(teeth, radius, pitch)}
+          transform={transform}
+          fill="var(--steel-1)"
+          stroke="var(--steel-3)"
+          strokeWidth="0.600"
+        />
       ))}
       {loops.map(({ id, belt, inner, outer, width: linkWidth }) => (
         <g key={id}>

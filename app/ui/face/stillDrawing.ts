@@ -4,7 +4,7 @@ import type { Side } from '@link-count/core/units'
 import type { StillDrawing } from '../../domain/summaries'
 import { AS_MARKED, makeDriveScene, type LoopScene, type SceneState } from './driveScene'
 import { boxOf, makeProjection, type Projection } from './projection'
-import { wheelPath } from './wheelPath'
+import { isStraight } from './wheelPath'
 
 /** Room about a still picture, px. */
 export const STILL_MARGIN = { left: 4, right: 4, y: 4 }
@@ -28,7 +28,10 @@ export function drawStill(
     label: scene.drawn === 'schematic' ? 'The drive, not to scale' : 'The drive, to scale',
     wheels: scene.wheels.map((wheel) => ({
       id: wheel.memberId,
-      d: wheelPath(wheel, projection.scale),
+      straight: isStraight(wheel),
+      teeth: wheel.teeth,
+      radius: at(wheel.radiusMm * projection.scale),
+      pitch: at(wheel.pitchMm * projection.scale),
       transform: `translate(${at(projection.x(wheel.centre))} ${at(projection.y(wheel.centre))}) scale(${projection.mirror} 1) rotate(${at(-scene.turnOf(wheel.memberId, crankDeg))})`,
     })),
     loops: scene.loops.map((loop) => platesOf(loop, projection, crankDeg)),

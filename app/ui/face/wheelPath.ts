@@ -1,8 +1,11 @@
 import type { Wheel } from './driveScene'
 import { gearPath, sprocketPath } from './sprocketPath'
 
-/** The outline of a wheel as what it is: a sprocket's rounded gaps, or the straight teeth of a gear or belt pulley. */
-export function wheelPath({ kind, teeth, radiusMm, pitchMm }: Wheel, scale: number): string {
-  const outline = kind === 'gear' || kind === 'pulley' ? gearPath : sprocketPath
-  return outline(teeth, radiusMm * scale, pitchMm * scale)
+/** Whether a wheel has the straight teeth of a gear or belt pulley, and not a sprocket's rounded gaps. */
+export const isStraight = ({ kind }: Pick<Wheel, 'kind'>) => kind === 'gear' || kind === 'pulley'
+
+/** The outline of a wheel as what it is. */
+export function wheelPath(wheel: Wheel, scale: number): string {
+  const outline = isStraight(wheel) ? gearPath : sprocketPath
+  return outline(wheel.teeth, wheel.radiusMm * scale, wheel.pitchMm * scale)
 }
