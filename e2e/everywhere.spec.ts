@@ -169,3 +169,25 @@ test.describe('offline', () => {
     await expect(page.getByRole('article', { name: 'Timing card' })).toBeVisible()
   })
 })
+
+for (const [what, path, scriptKb, allKb] of [
+  ['an own workshop', '/own', 215, 265],
+  ['the demo', '/demo', 240, 300],
+] as const)
+  test(`a first visit to ${what} loads little`, async ({ page }) => {
+    const client = await page.context().newCDPSession(page)
+    await client.send('Network.enable')
+    const types = new Map<string, string>()
+    let [script, all] = [0, 0]
+    client.on('Network.responseReceived', ({ requestId, type }) => types.set(requestId, type))
+    client.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+      all += encodedDataLength
+      if (types.get(requestId) === 'Script') script += encodedDataLength
+    })
+    await page.goto(path)
+    await expect(page.getByRole('heading', { name: 'On the stands' })).toBeVisible()
+    await page.waitForLoadState('networkidle')
+    console.log(`\n${path}: ${(script / 1000).toFixed(1)} kB of script, ${(all / 1000).toFixed(1)} kB in all`)
+    expect(script).toBeLessThan(scriptKb * 1000)
+    expect(all).toBeLessThan(allKb * 1000)
+  })

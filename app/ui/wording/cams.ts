@@ -1,18 +1,6 @@
-import type { NotSaid, TimingWitness } from '@link-count/core/cams'
+import type { NotSaid } from '@link-count/core/cams'
 import type { GapVerdict } from '@link-count/core/lash'
 import { fixed } from '@link-count/core/units'
-
-/** The ways a camshaft is read. */
-export const camWayWords: Record<TimingWitness['kind'], string> = {
-  camMark: 'Cam mark against the crank',
-  valveEvents: 'Opening and closing',
-  count: 'Count of the tight run',
-  lobeCentre: 'Lobe centre, equal lifts',
-  tdcLift: 'Lift at overlap TDC',
-  rocking: 'Both valves rocking',
-  camGauge: 'Pin, slot or flat',
-  lobeClock: 'Lobe as a clock face',
-}
 
 /** Why a reading says nothing of lateness yet, and what would change that. */
 export const notSaidWords: Record<NotSaid, string> = {

@@ -1,8 +1,20 @@
-import type { CamWayKind } from '@link-count/core/cams'
+import type { CamWayKind, TimingWitness } from '@link-count/core/cams'
 import { fixed, formatMm } from '@link-count/core/units'
 import { hourWords } from '../cams'
 import type { Lines } from '.'
 import { phaseWords } from './phase'
+
+/** The ways a camshaft is read. */
+export const camWayWords: Record<TimingWitness['kind'], string> = {
+  camMark: 'Cam mark against the crank',
+  valveEvents: 'Opening and closing',
+  count: 'Count of the tight run',
+  lobeCentre: 'Lobe centre, equal lifts',
+  tdcLift: 'Lift at overlap TDC',
+  rocking: 'Both valves rocking',
+  camGauge: 'Pin, slot or flat',
+  lobeClock: 'Lobe as a clock face',
+}
 
 export const camLines = {
   camMark: (entry, { wheel }) =>
