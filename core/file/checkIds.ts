@@ -1,6 +1,6 @@
 import type { BuildSheet, Records } from '../model'
 import type { FileError } from './fileError'
-import { LISTS } from './writeFile'
+import { LISTS } from './lists'
 
 /** The first id that stands twice, or points at what is not there or is of another engine. Holds of a file, and of what is here with a file on top. */
 export function checkIds(file: Records): FileError | undefined {

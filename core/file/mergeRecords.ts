@@ -7,7 +7,7 @@ import type { FileError } from './fileError'
 import { mergeFields, withField, type Difference } from './mergeFields'
 import { soundOnly } from './setAside'
 import { stable } from './stable'
-import { LISTS } from './writeFile'
+import { LISTS } from './lists'
 
 /** A field in which the file and what is here differ: one of the two was taken, the other is offered. */
 export interface Offer extends Difference {

@@ -2,7 +2,8 @@ import { FILE_FORMAT, FILE_VERSION, fileSchema, type LinkCountFile } from '../mo
 import { err, ok, type Result } from '../result'
 import { checkIds, checkRoom } from './checkIds'
 import type { FileError } from './fileError'
-import { checksumOf, checksumOfEnvelope, LISTS, type ListName } from './writeFile'
+import { LISTS, type ListName } from './lists'
+import { checksumOf, checksumOfEnvelope } from './writeFile'
 
 /** The JSON alone, read and written; pictures travel beside it and have their own limit in the app. 1,000 engines with 100,000 entries take less than half
  *  of it: docs/performance.md. */

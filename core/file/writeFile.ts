@@ -1,10 +1,8 @@
 import { FILE_FORMAT, FILE_VERSION, type LinkCountFile, type Records } from '../model'
 import { checksum } from './checksum'
+import { LISTS } from './lists'
 import { setAside } from './setAside'
 import { stable } from './stable'
-
-export const LISTS = ['engines', 'sheets', 'jobs', 'entries'] as const
-export type ListName = (typeof LISTS)[number]
 
 type Envelope = Pick<LinkCountFile, 'format' | 'version' | 'savedAt'>
 

@@ -15,6 +15,7 @@ import {
 } from '../../../../ui/fields'
 import { gapVerdictWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
+import { gapOf } from './gapOf'
 import { Shims } from './Shims'
 
 type LashPhase = Extract<Phase, 'found' | 'left'>
@@ -187,10 +188,6 @@ function LashField({
 
 export const replacing = (entryId: string | undefined): EntryDraft[] =>
   entryId ? [{ kind: 'strike', targetId: entryId, reason: 'replaced' }] : []
-
-/** The gap that an entry holds: the middle of a go and no-go pair. */
-export const gapOf = ({ gapMm, noGoMm }: { readonly gapMm: number; readonly noGoMm?: number | undefined }) =>
-  noGoMm === undefined ? gapMm : (gapMm + noGoMm) / 2
 
 function lashWords(
   written: { readonly gapMm: number; readonly noGoMm?: number | undefined } | undefined,

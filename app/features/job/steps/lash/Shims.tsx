@@ -7,7 +7,7 @@ import { formatMm, parseNumber } from '@link-count/core/units'
 import { LengthInput, useDraft, useLengthField } from '../../../../ui/fields'
 import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
-import { gapOf } from './Lash'
+import { gapOf } from './gapOf'
 
 /** Shims as they are, and the cheapest set of swaps that brings every gap within its limits. */
 export function Shims({ step, phase }: { readonly step: Step; readonly phase: Extract<Phase, 'found' | 'left'> }) {
