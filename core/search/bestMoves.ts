@@ -1,9 +1,17 @@
 import { MOST_SLIDES, sharedSlides } from './sharedSlides'
-import { choicesBeside, countOf, waysOf, waysOfCam, wrap, type Way, type Ways } from './waysOfCam'
+import { choicesBeside, countOf, ofWhat, waysOf, waysOfCam, wrap, type Way, type Ways } from './waysOfCam'
+
+/** The part of a drive that a mover is; a quill has two ends. */
+export type MoverOf =
+  | { readonly part: 'tooth'; readonly loopId: string; readonly memberId: string }
+  | { readonly part: 'coupling'; readonly couplingId: string; readonly end: 'near' | 'far' }
+  | { readonly part: 'adjuster'; readonly adjusterId: string }
 
 /** Something that can be moved. Degrees are of the crank, + = the cam comes later. */
 export interface Mover {
   readonly id: string
+  /** What it is on the drive, where it is searched for one. */
+  readonly of?: MoverOf
   /** How much trouble a move is, against the others; a stepped one costs it once for each step. */
   readonly effort: number
   readonly by:
@@ -34,6 +42,7 @@ export interface MoveProblem {
 
 export interface Move {
   readonly moverId: string
+  readonly of?: MoverOf
   /** Steps on (+ = later), the number of the choice, or degrees later. */
   readonly amount: number
   readonly laterDeg: number
@@ -171,7 +180,7 @@ export function* searchMoves(problem: MoveProblem): Generator<Progress, FoundMov
         moves,
         laterDeg,
         effort: one.mover.effort,
-        made: [{ moverId: one.mover.id, amount: laterDeg, laterDeg }],
+        made: [{ moverId: one.mover.id, ...ofWhat(one.mover.of), amount: laterDeg, laterDeg }],
       })),
     )
     const none = { moves: new Set<number>(), laterDeg: 0, effort: 0, made: [] as Move[] }
@@ -319,6 +328,7 @@ function bestOfCam(
 
 interface Slide {
   readonly moverId: string
+  readonly of?: MoverOf
   readonly effort: number
   readonly mostDeg: number
 }
@@ -326,18 +336,20 @@ interface Slide {
 /** Every choice of what is slid at all, nothing the first. */
 const slidesOf = (movers: readonly Mover[]): Slide[][] =>
   movers.reduce<Slide[][]>(
-    (so, { id, effort, by }) =>
-      by.kind === 'range' ? [...so, ...so.map((few) => [...few, { moverId: id, effort, mostDeg: by.mostDeg }])] : so,
+    (so, { id, of, effort, by }) =>
+      by.kind === 'range'
+        ? [...so, ...so.map((few) => [...few, { moverId: id, ...ofWhat(of), effort, mostDeg: by.mostDeg }])]
+        : so,
     [[]],
   )
 
 /** Each takes what it can of what is left, the first the most. */
 function slide(lateDeg: number, slides: readonly Slide[]): Move[] {
   let left = lateDeg
-  return slides.map(({ moverId, mostDeg }) => {
+  return slides.map(({ moverId, of, mostDeg }) => {
     const laterDeg = 0 - Math.max(-mostDeg, Math.min(mostDeg, left))
     left += laterDeg
-    return { moverId, amount: laterDeg, laterDeg }
+    return { moverId, ...ofWhat(of), amount: laterDeg, laterDeg }
   })
 }
 

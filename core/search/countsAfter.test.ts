@@ -16,7 +16,8 @@ const set = (shared: MoveSet['shared'], inlet: MoveSet['shared'] = []): MoveSet 
   effort: 0,
 })
 const tooth = (wheel: string, amount: number) => ({
-  moverId: `tooth chain ${wheel}`,
+  moverId: `tooth ${wheel}`,
+  of: { part: 'tooth', loopId: 'chain', memberId: wheel } as const,
   amount,
   laterDeg: 18 * amount,
 })
@@ -33,7 +34,9 @@ test('over the driver the chain goes the other way than over a wheel it drives',
     teeth: 1,
   })
   expect(laidBy(tooth('inlet-sprocket', -1), sheet)?.teeth).toBe(-1)
-  expect(laidBy({ moverId: 'adjuster hub', amount: 1, laterDeg: 4 }, sheet)).toBeUndefined()
+  expect(
+    laidBy({ moverId: 'hub', of: { part: 'adjuster', adjusterId: 'hub' }, amount: 1, laterDeg: 4 }, sheet),
+  ).toBeUndefined()
 })
 
 describe('what is then counted', () => {

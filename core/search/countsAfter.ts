@@ -14,10 +14,11 @@ export interface Laid {
 
 /** What one move lays over a wheel; undefined where it is no tooth. Over a driven wheel further on makes its camshaft later, over the driver
  *  it makes all of them earlier. */
-export function laidBy({ moverId, amount }: Move, sheet: BuildSheet): Laid | undefined {
-  const [kind, loopId = '', memberId = ''] = moverId.split(' ')
+export function laidBy({ of, amount }: Move, sheet: BuildSheet): Laid | undefined {
+  if (of?.part !== 'tooth') return undefined
+  const { loopId, memberId } = of
   const loop = sheet.loops.find(({ id }) => id === loopId)
-  if (kind !== 'tooth' || !loop) return undefined
+  if (!loop) return undefined
   return { loopId, memberId, teeth: driverOf(sheet, loop)?.id === memberId ? 0 - amount : amount }
 }
 
@@ -39,10 +40,9 @@ export function countsAfter(
 ): CountsOfLoop[] {
   const moves = movesIn(set)
   const laid = moves.flatMap((move) => laidBy(move, sheet) ?? [])
-  const adjusted = moves.flatMap(({ moverId, laterDeg }) => {
-    const [kind, adjusterId] = moverId.split(' ')
-    return kind === 'adjuster' && adjusterId ? [{ adjusterId, laterDeg }] : []
-  })
+  const adjusted = moves.flatMap(({ of, laterDeg }) =>
+    of?.part === 'adjuster' ? [{ adjusterId: of.adjusterId, laterDeg }] : [],
+  )
   const before = phase === 'found' ? state.seats.found : state.seats.now
   const wanted = seatsAfter(sheet, before, adjusted)
   return sheet.loops.flatMap((loop): CountsOfLoop[] => {

@@ -36,13 +36,18 @@ export const couplingMoves = (sheet: BuildSheet): DriveMove[] =>
     )
     const perTurn = perTurnOf(sheet, toId)
     if (kind === 'gearMesh' || perTurn === undefined) return []
-    const move = (name: string, places: number): DriveMove => ({
-      mover: { id: `${name} ${id}`, effort: EFFORT.coupling, by: steps(places, perTurn, sheet) },
+    const move = (end: 'near' | 'far', places: number): DriveMove => ({
+      mover: {
+        id: `${end === 'near' ? 'coupling' : 'couplingTo'} ${id}`,
+        of: { part: 'coupling', couplingId: id, end },
+        effort: EFFORT.coupling,
+        by: steps(places, perTurn, sheet),
+      },
       camIds,
     })
     return [
-      ...(positions ? [move('coupling', positions.value)] : []),
-      ...(positionsTo ? [move('couplingTo', positionsTo.value)] : []),
+      ...(positions ? [move('near', positions.value)] : []),
+      ...(positionsTo ? [move('far', positionsTo.value)] : []),
     ]
   })
 
@@ -59,7 +64,17 @@ export const adjusterMoves = (sheet: BuildSheet): DriveMove[] =>
       ({ teeth }) => teeth?.driver.id === adjuster.memberId || teeth?.driven.id === adjuster.memberId,
     )
     const camIds = through.length === 0 && shaft.kind === 'cam' ? [shaft.id] : through
-    return [{ mover: { id: `adjuster ${adjuster.id}`, effort: EFFORT[adjuster.kind], by }, camIds }]
+    return [
+      {
+        mover: {
+          id: `adjuster ${adjuster.id}`,
+          of: { part: 'adjuster', adjusterId: adjuster.id },
+          effort: EFFORT[adjuster.kind],
+          by,
+        },
+        camIds,
+      },
+    ]
   })
 
 /** Turns of a shaft for one of the crank, without its sense. */

@@ -32,7 +32,8 @@ export const toothMoves = (sheet: BuildSheet, state: JobState, phase: Phase): Dr
       const places = placesOf(sheet, memberId)
       if (places === undefined) return []
       const by = { kind: 'steps', places, mostSteps: Math.min(most, Math.floor(places / 2)) } as const
-      return [{ mover: { id: `tooth ${loop.id} ${memberId}`, effort, by }, camIds }]
+      const of = { part: 'tooth', loopId: loop.id, memberId } as const
+      return [{ mover: { id: `tooth ${loop.id} ${memberId}`, of, effort, by }, camIds }]
     })
   })
 

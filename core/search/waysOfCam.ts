@@ -1,4 +1,4 @@
-import type { CamToSet, Move, Mover } from './bestMoves'
+import type { CamToSet, Move, Mover, MoverOf } from './bestMoves'
 
 /** Places of a camshaft nearer together than this are one place: rounding of the sums, and nothing that can be read. Degrees. */
 const SAME_DEG = 1e-7
@@ -12,21 +12,25 @@ export interface Way {
 
 export const wrap = (deg: number, cycleDeg: number) => deg - cycleDeg * Math.round(deg / cycleDeg)
 
+/** As a part of a move, where it is known. */
+export const ofWhat = (of: MoverOf | undefined) => (of ? { of } : {})
+
 /** All that one mover can do; a range is settled last, when the rest is known. */
-export function movesOf({ id, by }: Mover, cycleDeg: number): Move[] {
+export function movesOf({ id, of, by }: Mover, cycleDeg: number): Move[] {
+  const move = (amount: number, laterDeg: number): Move => ({ moverId: id, ...ofWhat(of), amount, laterDeg })
   switch (by.kind) {
     case 'steps': {
       const most = Math.min(by.mostSteps ?? Infinity, Math.floor(by.places / 2))
       const least = by.places % 2 === 0 && most === by.places / 2 ? 1 - most : -most
       return Array.from({ length: most - least + 1 }, (_, i) => {
         const amount = least + i
-        return { moverId: id, amount, laterDeg: (amount * cycleDeg) / by.places }
+        return move(amount, (amount * cycleDeg) / by.places)
       })
     }
     case 'choices':
-      return by.laterDeg.map((laterDeg, amount) => ({ moverId: id, amount, laterDeg }))
+      return by.laterDeg.map((laterDeg, amount) => move(amount, laterDeg))
     case 'range':
-      return [{ moverId: id, amount: 0, laterDeg: 0 }]
+      return [move(0, 0)]
   }
 }
 

@@ -95,12 +95,13 @@ function JoinTo({ shaft }: { shaft: Shaft }) {
       options={[
         { value: '', label: 'nothing yet' },
         ...others.flatMap(({ id, name }) =>
-          couplingKinds.map(({ value, label }) => ({ value: `${value} ${id}`, label: `${name}, ${label}` })),
+          couplingKinds.map(({ value, label }) => ({ value: JSON.stringify([value, id]), label: `${name}, ${label}` })),
         ),
       ]}
       onChoose={(chosen) => {
-        const [kind, fromId] = chosen.split(' ')
-        if (kind && fromId) apply(addCoupling(kind as Coupling['kind'], fromId, shaft.id))
+        if (chosen === '') return
+        const [kind, fromId] = JSON.parse(chosen) as [Coupling['kind'], string]
+        apply(addCoupling(kind, fromId, shaft.id))
       }}
     />
   )

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { correctByTeeth } from '@link-count/core/cams'
 import type { BuildSheet } from '@link-count/core/model'
-import type { Move } from '@link-count/core/search'
+import type { Move, MoverOf } from '@link-count/core/search'
 import { beginSheet } from '@link-count/core/starters'
 import { draftsOf, oneMoveWords, othersOf } from './oneMove'
 
@@ -25,33 +25,37 @@ const sheet: BuildSheet = {
     { id: 'keys', kind: 'offsetKey', memberId: 'inlet-sprocket', keysMm: [0.5, 0.8], shaftMm: 25 },
   ],
 }
-const move = (moverId: string, amount: number, laterDeg: number): Move => ({ moverId, amount, laterDeg })
+const move = (of: MoverOf, amount: number, laterDeg: number): Move => ({ moverId: of.part, of, amount, laterDeg })
+const tooth = (memberId: string): MoverOf => ({ part: 'tooth', loopId: 'chain', memberId })
+const adjuster = (adjusterId: string): MoverOf => ({ part: 'adjuster', adjusterId })
 const words = (one: Move, side: 'timing' | 'opposite' = 'timing') => oneMoveWords(one, sheet, side)
 
 describe('a move in words, engine clockwise from the timing side', () => {
   test('a late cam: the chain laid back, the other hand from the other side', () => {
-    expect(words(move('tooth chain inlet-sprocket', -1, -18))).toBe(
+    expect(words(move(tooth('inlet-sprocket'), -1, -18))).toBe(
       'Lay the chain one tooth further round the inlet sprocket, anticlockwise.',
     )
-    expect(words(move('tooth chain inlet-sprocket', -1, -18), 'opposite')).toContain(', clockwise.')
+    expect(words(move(tooth('inlet-sprocket'), -1, -18), 'opposite')).toContain(', clockwise.')
   })
   test('late all of them: at the driver the chain is laid on, the way the engine runs', () =>
-    expect(words(move('tooth chain crank-sprocket', -1, -18))).toBe(
+    expect(words(move(tooth('crank-sprocket'), -1, -18))).toBe(
       'Lay the chain one tooth further round the crank sprocket, clockwise.',
     ))
   // 720/17 of the crank later is 21.18° of a camshaft at half speed, and later is against the way it runs.
   test('a hub: the camshaft later in its wheel is turned against the way it runs', () => {
-    expect(words(move('adjuster hub', 1, 720 / 17))).toBe(
+    expect(words(move(adjuster('hub'), 1, 720 / 17))).toBe(
       'Hub of the inlet sprocket, 1 place: the inlet camshaft 21.18° anticlockwise in its sprocket.',
     )
-    expect(words(move('adjuster hub', -2, -1440 / 17))).toContain('42.35° clockwise in its sprocket')
+    expect(words(move(adjuster('hub'), -2, -1440 / 17))).toContain('42.35° clockwise in its sprocket')
   })
   test('an offset key by its size, either way round', () => {
-    expect(words(move('adjuster keys', 2, 7))).toContain('Offset key of 0.8 mm in the inlet sprocket')
-    expect(words(move('adjuster keys', 3, -4.6))).toContain('Offset key of 0.5 mm in the inlet sprocket')
+    expect(words(move(adjuster('keys'), 2, 7))).toContain('Offset key of 0.8 mm in the inlet sprocket')
+    expect(words(move(adjuster('keys'), 3, -4.6))).toContain('Offset key of 0.5 mm in the inlet sprocket')
   })
   test('a coupling put together on makes it earlier', () =>
-    expect(words(move('coupling spline', -2, -60))).toBe('Spline of the pump: put together 2 places on.'))
+    expect(words(move({ part: 'coupling', couplingId: 'spline', end: 'near' }, -2, -60))).toBe(
+      'Spline of the pump: put together 2 places on.',
+    ))
 })
 
 test('what is written is what the ledger means by it: a late cam is laid back by as many teeth as the count would', () => {
@@ -60,15 +64,15 @@ test('what is written is what the ledger means by it: a late cam is laid back by
     cams: [
       {
         id: 'inlet-cam',
-        moves: [move('tooth chain inlet-sprocket', -1, -18), move('adjuster hub', 1, 720 / 17)],
+        moves: [move(tooth('inlet-sprocket'), -1, -18), move(adjuster('hub'), 1, 720 / 17)],
         leftoverDeg: 0,
       },
     ],
     misses: 0,
     effort: 5,
   }
-  const [hub, tooth] = draftsOf(set, [], { sheet, side: 'timing', stepId: 'step' })
-  expect(tooth).toMatchObject({
+  const [hub, laidOver] = draftsOf(set, [], { sheet, side: 'timing', stepId: 'step' })
+  expect(laidOver).toMatchObject({
     kind: 'moved',
     loopId: 'chain',
     memberId: 'inlet-sprocket',
@@ -77,7 +81,7 @@ test('what is written is what the ledger means by it: a late cam is laid back by
   expect(hub).toMatchObject({ kind: 'adjusted', adjusterId: 'hub', laterDeg: 720 / 17 })
   const meant = { loop: sheet.loops[0] as BuildSheet['loops'][number], counts: [], seats: { 'inlet-sprocket': -1 } }
   const [, laid] = draftsOf(set, [meant], { sheet, side: 'timing', stepId: 'step' })
-  expect(laid).toEqual({ ...tooth, seats: { 'inlet-sprocket': -1 } })
+  expect(laid).toEqual({ ...laidOver, seats: { 'inlet-sprocket': -1 } })
 })
 
 test('other ways: the nearest first, none twice, never the one that is to be done', () => {

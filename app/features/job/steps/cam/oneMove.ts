@@ -6,19 +6,19 @@ import { adjusterWords, couplingName, handWords, placesWords } from '../../../..
 import { moveWords } from '../../moveWords'
 
 /** One move in words, from the side stood at. */
-export function oneMoveWords({ moverId, amount, laterDeg }: Move, sheet: BuildSheet, side: Side): string {
-  const [kind = '', ...ids] = moverId.split(' ')
-  const laid = laidBy({ moverId, amount, laterDeg }, sheet)
+export function oneMoveWords(move: Move, sheet: BuildSheet, side: Side): string {
+  const { moverId, of, amount, laterDeg } = move
+  const laid = laidBy(move, sheet)
   const loop = sheet.loops.find(({ id }) => id === laid?.loopId)
   if (laid && loop) return moveWords({ layTeeth: laid.teeth, memberId: laid.memberId }, loop, sheet, side)
-  if (kind === 'coupling' || kind === 'couplingTo') {
-    const coupling = sheet.couplings.find(({ id }) => id === ids[0])
-    const name = coupling ? couplingName(coupling, sheet) : ids[0]
-    return `${name}${kind === 'couplingTo' ? ', other end' : ''}: put together ${placesWords(-amount)}.`
+  if (of?.part === 'coupling') {
+    const coupling = sheet.couplings.find(({ id }) => id === of.couplingId)
+    const name = coupling ? couplingName(coupling, sheet) : of.couplingId
+    return `${name}${of.end === 'far' ? ', other end' : ''}: put together ${placesWords(-amount)}.`
   }
-  const adjuster = sheet.adjusters.find(({ id }) => id === ids[0])
-  const member = sheet.members.find(({ id }) => id === adjuster?.memberId)
-  const shaft = sheet.shafts.find(({ id }) => id === member?.shaftId)
+  const adjuster = of?.part === 'adjuster' && sheet.adjusters.find(({ id }) => id === of.adjusterId)
+  const member = adjuster && sheet.members.find(({ id }) => id === adjuster.memberId)
+  const shaft = member && sheet.shafts.find(({ id }) => id === member.shaftId)
   if (!adjuster || !member || !shaft) return moverId
   const ratio = ratioValue(ratioOfShaft(sheet, shaft))
   const ownDeg = Math.abs(laterDeg * ratio)
@@ -40,23 +40,24 @@ export function draftsOf(
     const seats = last ? after.find(({ loop }) => loop.id === one.loopId)?.seats : undefined
     return { kind: 'moved', ...one, ...(seats && Object.keys(seats).length > 0 ? { seats } : {}), stepId }
   })
-  const others = moves
-    .filter((move) => !laidBy(move, sheet))
-    .map((move): EntryDraft => {
-      const [kind = '', ...ids] = move.moverId.split(' ')
-      if (kind === 'coupling' || kind === 'couplingTo') {
-        const steps = -move.amount + 0
-        const change = { kind: 'coupling', couplingId: ids[0] ?? '', change: 'together', stepId } as const
-        return kind === 'coupling' ? { ...change, steps } : { ...change, steps: 0, stepsTo: steps }
+  const others = moves.flatMap((move): EntryDraft[] => {
+    const { of, amount, laterDeg } = move
+    switch (of?.part) {
+      case 'coupling': {
+        const steps = -amount + 0
+        const change = { kind: 'coupling', couplingId: of.couplingId, change: 'together', stepId } as const
+        return [of.end === 'near' ? { ...change, steps } : { ...change, steps: 0, stepsTo: steps }]
       }
-      return {
-        kind: 'adjusted',
-        adjusterId: ids[0] ?? '',
-        words: oneMoveWords(move, sheet, side),
-        laterDeg: move.laterDeg,
-        stepId,
+      case 'adjuster': {
+        const words = oneMoveWords(move, sheet, side)
+        return [{ kind: 'adjusted', adjusterId: of.adjusterId, words, laterDeg, stepId }]
       }
-    })
+      // Teeth are written last.
+      case 'tooth':
+      case undefined:
+        return []
+    }
+  })
   return [...others, ...teeth]
 }
 
