@@ -2,7 +2,7 @@ import { byId } from '../byId'
 import { driverOf } from '../drive'
 import { alike, readLoop, seatsAfter, type JobState, type Seats } from '../ledger'
 import type { BuildSheet, Loop, Phase } from '../model'
-import type { Move, MoveSet } from './bestMoves'
+import type { Move, MoveSet } from './moves'
 
 /** A loop laid over one of its wheels. */
 export interface Laid {

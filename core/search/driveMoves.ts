@@ -1,7 +1,7 @@
 import { ratioOfShaft, shaftsBehind } from '../drive'
 import type { Adjuster, BuildSheet } from '../model'
 import { degFromRad, ratioValue } from '../units'
-import type { Mover } from './bestMoves'
+import type { Mover } from './moves'
 import { camshaftsBehind } from './camshaftsBehind'
 
 /** Something on the drive that can be moved, and every camshaft that moves with it. */

@@ -1,4 +1,5 @@
 export * from './bestMoves'
+export * from './moves'
 export * from './countsAfter'
 export { offsetKeyDeg } from './driveMoves'
 export * from './movesOfJob'

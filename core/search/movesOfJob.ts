@@ -1,7 +1,7 @@
 import { hangingOrder, walkDrive } from '../drive'
 import { lastOf, type JobState } from '../ledger'
 import type { BuildSheet, Phase, Shaft } from '../model'
-import type { CamToSet, MoveProblem } from './bestMoves'
+import type { CamToSet, MoveProblem } from './moves'
 import { adjusterMoves, couplingMoves, type DriveMove } from './driveMoves'
 import { toothMoves } from './toothMoves'
 

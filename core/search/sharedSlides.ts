@@ -1,4 +1,4 @@
-import type { CamToSet, MoveProblem } from './bestMoves'
+import type { CamToSet, MoveProblem } from './moves'
 import { choicesBeside, wrap, type Ways } from './waysOfCam'
 
 /** So many of the best stretches are handed on to be settled with everything else. */

@@ -1,4 +1,4 @@
-import type { CamToSet, Move, Mover, MoverOf } from './bestMoves'
+import type { CamToSet, Move, Mover, MoverOf } from './moves'
 
 /** Places of a camshaft nearer together than this are one place: rounding of the sums, and nothing that can be read. Degrees. */
 const SAME_DEG = 1e-7
