@@ -6,12 +6,12 @@ export default defineConfig({
       {
         test: {
           name: 'core',
-          testTimeout: 60_000,
+          testTimeout: 300_000,
           include: ['core/**/*.test.ts', 'server/**/*.test.ts', 'scripts/**/*.test.ts'],
           benchmark: { include: ['core/**/*.bench.ts'] },
         },
       },
-      { test: { name: 'app', testTimeout: 60_000, include: ['app/**/*.test.{ts,tsx}'], environment: 'happy-dom' } },
+      { test: { name: 'app', testTimeout: 300_000, include: ['app/**/*.test.{ts,tsx}'], environment: 'happy-dom' } },
     ],
   },
 })
