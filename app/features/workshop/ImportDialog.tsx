@@ -104,7 +104,7 @@ const isNothing = ({ added, changed }: Ready) =>
   added.engines + added.sheets + added.jobs + added.entries + changed === 0
 
 /** So many new engines are named; of more it is said how many. */
-const NAMED = 20
+const NAMED = 8
 
 function Outcome({
   ready,
