@@ -28,10 +28,10 @@ export function foldStand(read: EngineRead): {
   readonly ends: ReadonlyMap<string, StandFold>
 } {
   const ends = new Map<string, StandFold>()
-  const any = read.figures.values().next().value
-  if (!any) return { stand: undefined, ends }
+  const someJob = read.figures.values().next().value
+  if (!someJob) return { stand: undefined, ends }
   const { figures, knew, sheets, lost } = read
-  const draft = startStand({ knew, figures, sheets, jobId: '', sheet: any.sheet, map: driveMapOf(any.sheet) })
+  const draft = startStand({ knew, figures, sheets, jobId: '', sheet: someJob.sheet, map: driveMapOf(someJob.sheet) })
   const folding: Folding = { draft, begun: new Set(), waiting: [...lost.values()] }
   const lastOf = new Map(read.live.map(({ id, jobId }) => [jobId, id]))
   for (const entry of read.live) {
