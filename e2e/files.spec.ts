@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { zipSync } from 'fflate'
 import { MouseHand } from './actor'
+import { allWritten } from './allWritten'
 import { violations } from './axe'
 import { beginEngine, startTicks } from './beginEngine'
 
@@ -125,7 +126,7 @@ test('build sheets that went on apart on two copies both stay, hold the guard, a
   const engine = page.url()
   await actor.write('Stroke', '80 mm')
   await page.keyboard.press('Tab')
-  await expect(page.locator('html')).toHaveAttribute('data-unwritten', '0')
+  await allWritten(page)
   await page.goto('/own')
   const { text } = await saved(page, () => page.getByRole('button', { name: 'Save to a file' }).click())
   // On the other copy the stroke was measured again, and a job begun by it.
@@ -139,6 +140,8 @@ test('build sheets that went on apart on two copies both stay, hold the guard, a
   await choose(page, JSON.stringify(other))
   await expect(page.getByText(/Build sheets that went on apart: 1/)).toBeVisible()
   await page.getByRole('button', { name: 'Add them' }).click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await allWritten(page)
   await page.goto('/own/job/job-there')
   await startTicks(page)
   await expect(page.getByText('Two build sheets bear the newest number, and they differ').first()).toBeVisible()

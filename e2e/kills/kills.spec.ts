@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { expect, test, type Page } from '@playwright/test'
 import { makeRandom } from '@link-count/core/random'
 import { MouseHand } from '../actor'
+import { allWritten } from '../allWritten'
 import { beginEngine } from '../beginEngine'
 import { PORT } from '../playwright.config'
 import { Killable } from './killable'
@@ -29,9 +30,6 @@ class Ledger {
   pictures = 0
   readonly imports: { readonly engines: string[]; done: boolean }[] = []
 }
-
-const allWritten = (page: Page) =>
-  page.waitForFunction(() => (document.documentElement.dataset['unwritten'] ?? '0') === '0')
 
 type Work = () => Promise<never>
 
