@@ -1,13 +1,21 @@
 import { expose } from 'comlink'
 import type { PictureRow, Rows } from '../../domain/env'
-import { foldLines, isEnded, linesOfAll, readLog, summaryOf, type CopyLine, type CopySummary } from './copyLog'
+import {
+  foldLines,
+  isEnded,
+  linesOfAll,
+  readLog,
+  TAIL_BYTES,
+  whereLogStands,
+  type CopyLine,
+  type CopySummary,
+} from './copyLog'
 
 /* Keeps the second copy in the origin's private file system: one log per tab, and the logs of closed tabs folded into one. Only a worker may write
  * there and know that it is on the disk. */
 
 const FOLD_BYTES = 1_000_000
 const FOLD_LOGS = 5
-const TAIL_BYTES = 200
 
 let folder: FileSystemDirectoryHandle
 let pictures: FileSystemDirectoryHandle
@@ -25,13 +33,14 @@ async function logs(): Promise<{ name: string; file: File }[]> {
   return found
 }
 
-const tailOf = (file: File) => file.slice(Math.max(0, file.size - TAIL_BYTES)).text()
+const endOf = (file: File, bytes: number) => file.slice(Math.max(0, file.size - bytes)).text()
+const standsAt = (file: File) => whereLogStands(file.size, (bytes) => endOf(file, bytes))
 
 /** The newest fold that was finished. */
 async function newestBase(all: readonly { name: string; file: File }[]) {
   const bases = all.filter(({ name }) => revisionOfBase(name) >= 0)
   bases.sort((a, b) => revisionOfBase(b.name) - revisionOfBase(a.name))
-  for (const base of bases) if (isEnded(await tailOf(base.file))) return base
+  for (const base of bases) if (isEnded(await endOf(base.file, TAIL_BYTES))) return base
   return undefined
 }
 
@@ -79,7 +88,7 @@ async function tidy(upTo: number): Promise<void> {
     }
     const tab = name.slice('tab-'.length, -'.log'.length)
     await navigator.locks.request(lockName(tab), { ifAvailable: true }, async (lock) => {
-      const last = lock && summaryOf(await tailOf(file))
+      const last = lock && (await standsAt(file))
       if (lock && (!last || last.revision <= upTo)) await folder.removeEntry(name)
     })
   }
@@ -96,9 +105,9 @@ const api = {
       const all = await logs()
       const tabs = all.filter(({ name }) => revisionOfBase(name) < 0)
       const bytes = tabs.reduce((sum, { file }) => sum + file.size, 0)
-      const summaries = [await newestBase(all), ...tabs].flatMap((one) => (one ? [tailOf(one.file)] : []))
+      const summaries = [await newestBase(all), ...tabs].flatMap((one) => (one ? [standsAt(one.file)] : []))
       const newest = (await Promise.all(summaries))
-        .flatMap((tail) => summaryOf(tail) ?? [])
+        .flatMap((summary) => summary ?? [])
         .reduce<CopySummary | undefined>((a, b) => (a && a.revision >= b.revision ? a : b), undefined)
       if (newest && (bytes > FOLD_BYTES || tabs.length > FOLD_LOGS)) {
         const { rows, revision } = await readAll()

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import type { Batch, Rows } from '../../domain/env'
-import { foldLines, isEnded, lineOf, linesOfAll, linesOfBatch, readLog, summaryOf, type CopyLine } from './copyLog'
+import { foldLines, isEnded, lineOf, linesOfAll, linesOfBatch, readLog, whereLogStands, type CopyLine } from './copyLog'
 
 const id = fc.constantFrom('a', 'b', 'c', 'toString', '__proto__')
 const row = fc.record({ id, text: fc.string({ unit: 'binary' }) })
@@ -29,6 +29,7 @@ function byHand(all: readonly CopyLine[]): [string, string][] {
   }
   return rows.sort(([a], [b]) => (a < b ? -1 : 1))
 }
+const standsAt = (text: string) => whereLogStands(text.length, async (bytes) => text.slice(-bytes))
 const drafts = ({ drafts: all = [] }: Rows) =>
   all.map(({ id: key, text }): [string, string] => [key, text]).sort(([a], [b]) => (a < b ? -1 : 1))
 
@@ -43,9 +44,9 @@ test('lines written by any tabs, in any files, come back as everything that was 
   )
 })
 
-test('cut off anywhere, a log keeps every line that was whole and invents none', () => {
-  fc.assert(
-    fc.property(lines, fc.nat(), (all, cut) => {
+test('cut off anywhere, a log keeps every line that was whole and invents none', async () => {
+  await fc.assert(
+    fc.asyncProperty(lines, fc.nat(), async (all, cut) => {
       const text = all.map(lineOf).join('')
       const kept = text.slice(0, cut % (text.length + 1))
       const whole = kept.split('\n').length - 1
@@ -53,9 +54,17 @@ test('cut off anywhere, a log keeps every line that was whole and invents none',
       // A line whose newline alone is missing is whole all the same.
       expect([whole, whole + 1]).toContain(read.length)
       expect(drafts(foldLines(read).rows)).toEqual(byHand(all.slice(0, read.length)))
-      expect(summaryOf(kept.slice(-200))?.revision ?? 0).toBe(whole)
+      expect((await standsAt(kept))?.revision ?? 0).toBe(whole)
     }),
   )
+})
+
+test('a log whose last line was cut off after much of it was written still tells where it stands', async () => {
+  const line = (revision: number, text: string) =>
+    lineOf({ revision, records: 3, batch: { put: { drafts: [{ id: 'a', text }] } } })
+  const kept = line(8, 'short') + line(9, 'x'.repeat(100_000)).slice(0, 90_000)
+  expect(await standsAt(kept)).toEqual({ revision: 8, records: 3 })
+  expect(await standsAt(kept.slice(-90_000))).toBeUndefined()
 })
 
 test('a damaged line is left out', () => {
@@ -65,16 +74,16 @@ test('a damaged line is left out', () => {
   expect(readLog(text.replace('"text":"2"', '"text":"9"')).map(({ revision }) => revision)).toEqual([1, 3])
 })
 
-test('a whole workshop as lines comes back the same, and counts only when it was finished', () => {
+test('a whole workshop as lines comes back the same, and counts only when it was finished', async () => {
   const rows: Rows = { drafts: Array.from({ length: 2500 }, (_, i) => ({ id: `d${i}`, text: 'x\ty\n' })) }
   const text = [...linesOfAll(rows, { revision: 9, records: 5 })].join('')
   expect(foldLines(readLog(text)).rows.drafts).toEqual(rows.drafts)
   expect(isEnded(text.slice(-200))).toBe(true)
   expect(isEnded(text.slice(0, -1).slice(-200))).toBe(false)
-  expect(summaryOf(text.slice(-200))).toEqual({ revision: 9, records: 5 })
+  expect(await standsAt(text)).toEqual({ revision: 9, records: 5 })
 })
 
-test('a batch of many lines counts whole or not at all, wherever its lines are cut off', () => {
+test('a batch of many lines counts whole or not at all, wherever its lines are cut off', async () => {
   const rows = Array.from({ length: 2500 }, (_, i) => ({ id: `d${i}`, text: String(i) }))
   const before: CopyLine = { revision: 1, records: 1, batch: { put: { drafts: [{ id: 'd0', text: 'was' }] } } }
   const large: CopyLine = {
@@ -92,6 +101,6 @@ test('a batch of many lines counts whole or not at all, wherever its lines are c
     expect(all.drafts?.find(({ id: key }) => key === 'd0')?.text).toBe(n === lines.length ? '0' : 'was')
     expect(revision).toBe(n === lines.length ? 2 : 1)
     // Until the last line the log stands where it stood before.
-    if (n > 0 && n < lines.length) expect(summaryOf(lines.slice(0, n).join('').slice(-200))?.revision).toBe(1)
+    if (n > 0 && n < lines.length) expect((await standsAt(lines.slice(0, n).join('')))?.revision).toBe(1)
   }
 })

@@ -32,8 +32,21 @@ export const endLine = (summary: CopySummary) => writeLine(END, summary)
 const writeLine = (json: string, { revision, records }: CopySummary) =>
   `${json}\t${checksum(json)}\t${revision}\t${records}\n`
 
-/** Where a log stands, by its last whole line. Its end is enough: the numbers are written last. */
-export function summaryOf(tail: string): CopySummary | undefined {
+/** Where a log stands, by its last whole line. Its end is enough, as the numbers are written last; where the last line was cut off after much of
+ *  it was written, more of the end is looked at. `endOf` gives at least so many bytes of the end. */
+export async function whereLogStands(
+  bytes: number,
+  endOf: (bytes: number) => Promise<string>,
+): Promise<CopySummary | undefined> {
+  for (let most = TAIL_BYTES; ; most *= 16) {
+    const found = summaryOf(await endOf(most))
+    if (found || most >= bytes) return found
+  }
+}
+
+export const TAIL_BYTES = 200
+
+function summaryOf(tail: string): CopySummary | undefined {
   const last = tail.slice(0, tail.lastIndexOf('\n')).split('\n').at(-1) ?? ''
   const found = /\t[0-9a-f]{8}\t(\d+)\t(\d+)$/.exec(last)
   return found ? { revision: Number(found[1]), records: Number(found[2]) } : undefined
