@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { judgeFiring } from '@link-count/core/cylinders'
-import { sectionsOf, solveLoop, walkDrive } from '@link-count/core/drive'
+import { readDrive } from '@link-count/core/drive'
 import { judgeGuard } from '@link-count/core/guard'
 import { allOf, foldJob } from '@link-count/core/ledger'
 import { parseFile, makeFile } from '@link-count/core/file'
@@ -21,17 +21,17 @@ test('it is a file that would be taken', () =>
 
 describe.each(demo.sheets.map((sheet) => [sheet.engineId, sheet] as const))('%s', (_id, sheet) => {
   test('every ratio is the engine’s and everything is driven', () =>
-    expect(walkDrive(sheet)).toMatchObject({ wrong: [], conflicts: [], undriven: [] }))
+    expect(readDrive(sheet)).toMatchObject({ wrong: [], conflicts: [], undriven: [] }))
   test.each(sheet.loops.map((loop) => [loop.id, loop] as const))(
     '%s closes, even where it must be',
     (_loopId, loop) => {
-      const solved = solveLoop(sheet, loop)
+      const solved = readDrive(sheet).solved(loop)
       if (!solved.ok) throw new Error(JSON.stringify(solved.error))
       expect(loop.kind === 'rollerChain' ? solved.value.pitches % 2 : 0).toBe(0)
       expect(Math.abs(solved.value.path.pitches - solved.value.pitches)).toBeLessThan(0.01)
       expect(solved.value.tensionersOnTightRun).toEqual([])
       if (!sheet.marks.some(({ pointsAtDeg }) => pointsAtDeg)) return
-      const sections = sectionsOf(sheet, loop, solved.value)
+      const sections = readDrive(sheet).sections(loop)
       // The sidecar's and others' marks fall within a tenth of a pitch of a whole count and on the wrapped parts.
       for (const { expected, run } of sections) {
         if (run === 'tight')

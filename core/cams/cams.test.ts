@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { partsOf } from '../sheet'
 import { beginSheet } from '../starters'
 import { combineTiming, correctByTeeth, eventLateness, valveEvents, type TimingWitness } from '.'
 
@@ -25,7 +26,7 @@ function sheet17576020() {
 // Handbook 1: EO = 180 - eo, IO = 360 - io, EC = 360 + ec, IC = 540 + ic after firing TDC of the cylinder.
 test('printed events on the cycle, for the zero cylinder and for one that fires 360° later', () => {
   const sheet = sheet17576020()
-  const at = (id: string) => valveEvents(sheet, sheet.cams.find((cam) => cam.id === id) as never)
+  const at = (id: string) => valveEvents(sheet, partsOf(sheet).cam(id) as never)
   expect(at('cam-1-inlet')).toEqual({ opens: 343, closes: 597 })
   expect(at('cam-1-exhaust')).toEqual({ opens: 120, closes: 380 })
   expect(at('cam-2-inlet')).toEqual({ opens: 703, closes: 237 })
@@ -34,7 +35,7 @@ test('printed events on the cycle, for the zero cylinder and for one that fires 
 test('nothing is made up for a cylinder whose firing TDC is not known', () => {
   const sheet = sheet17576020()
   const cylinders = sheet.cylinders.map(({ firingDeg: _gone, ...cylinder }) => cylinder)
-  const second = sheet.cams.find(({ id }) => id === 'cam-2-inlet')
+  const second = partsOf(sheet).cam('cam-2-inlet')
   expect(valveEvents({ ...sheet, cylinders }, second as never)).toEqual({ opens: undefined, closes: undefined })
 })
 

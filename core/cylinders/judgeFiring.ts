@@ -1,5 +1,6 @@
 import { byId } from '../byId'
 import type { BuildSheet } from '../model/buildSheet'
+import { partsOf } from '../sheet'
 import { wrapToSigned } from '../units'
 import { placesInOrder, possibleOrders, type FiringPlaces, type PossibleOrder } from './firingOrder'
 import { tdcResidue } from './tdcResidue'
@@ -97,7 +98,7 @@ export const firingDegOf = (sheet: BuildSheet, cylinderId: string): number | und
 export function tdcOnOneTurn(sheet: BuildSheet, cylinderId: string): number | undefined {
   const fires = firingDegOf(sheet, cylinderId)
   if (fires !== undefined) return fires % 360
-  const cylinder = sheet.cylinders.find(({ id }) => id === cylinderId)
+  const cylinder = partsOf(sheet).cylinder(cylinderId)
   return cylinder && tdcResidue(sheet, cylinder)
 }
 

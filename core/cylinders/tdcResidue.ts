@@ -1,4 +1,5 @@
 import type { BuildSheet, Cylinder } from '../model/buildSheet'
+import { partsOf } from '../sheet'
 import { planeSign, wrapTo360 } from '../units'
 
 /** TDC of a cylinder after that of the zero cylinder, on one turn of the crank, [0, 360): which of the turns of a cycle it fires on
@@ -7,7 +8,7 @@ import { planeSign, wrapTo360 } from '../units'
  *  Source: handbook 5, plain kinematics. */
 export function tdcResidue(sheet: BuildSheet, cylinder: Cylinder): number | undefined {
   if (cylinder.id === sheet.zeroCylinderId) return 0
-  const zero = sheet.cylinders.find(({ id }) => id === sheet.zeroCylinderId)
+  const zero = partsOf(sheet).cylinder(sheet.zeroCylinderId)
   if (!zero || cylinder.crankpinDeg === undefined) return undefined
   const axes = [axisDeg(sheet, cylinder), axisDeg(sheet, zero)] as const
   if (axes[0] === undefined || axes[1] === undefined) return undefined

@@ -1,8 +1,9 @@
 import { byId } from '../byId'
 import { camSpec, eventLiftMm } from '../cams'
-import { driverOf, ratioOfShaft, solveLoop, toothWorth, walkDrive, type DriveLink } from '../drive'
+import { toothWorth, type DriveLink, readDrive } from '../drive'
 import { allOf, lastIn, lastOf, type JobState } from '../ledger'
 import type { BuildSheet, Cam, Phase } from '../model'
+import { partsOf } from '../sheet'
 import { degFromRad, ratioValue, wrapToSigned } from '../units'
 import type { LobeRead, Measured, Readings } from './readings'
 
@@ -95,12 +96,12 @@ export function effectsOn(
   sheet: BuildSheet,
   shaftId: string,
 ): Pick<LobeRead, 'toothDeg' | 'perStretch' | 'perSkim' | 'perSlack'> {
-  const way = (walkDrive(sheet).ways[shaftId] ?? []).filter(({ by }) => by.kind === 'loop')
+  const way = (readDrive(sheet).ways[shaftId] ?? []).filter(({ by }) => by.kind === 'loop')
   const last = way.at(-1)
-  const shaft = sheet.shafts.find(({ id }) => id === last?.toShaftId)
+  const shaft = partsOf(sheet).shaft(last?.toShaftId)
   const wheel = last?.teeth?.driven
   const toothDeg =
-    shaft && wheel?.teeth ? toothWorth(wheel.teeth.value, ratioOfShaft(sheet, shaft)).crankDeg : undefined
+    shaft && wheel?.teeth ? toothWorth(wheel.teeth.value, readDrive(sheet).ratioOf(shaft)).crankDeg : undefined
   const runs = way.map((link) => pulledRun(sheet, link))
   if (runs.length === 0 || runs.some((run) => !run)) return { toothDeg }
   const known = runs.flatMap((run) => run ?? [])
@@ -126,12 +127,12 @@ function pulledRun(
   sheet: BuildSheet,
   link: DriveLink,
 ): { loopId: string; lengthMm: number; perMmDeg: number } | undefined {
-  const loop = sheet.loops.find(({ id }) => id === link.by.id)
-  const solved = loop && solveLoop(sheet, loop)
-  const shaft = sheet.shafts.find(({ id }) => id === link.toShaftId)
-  if (!loop || !solved?.ok || solved.value.drawn !== 'toScale' || !shaft || !link.teeth) return undefined
-  const { path, members } = solved.value
-  const driverId = driverOf(sheet, loop)?.id
+  const loop = partsOf(sheet).loop(link.by.id)
+  const lies = loop && readDrive(sheet).lies(loop)
+  const shaft = partsOf(sheet).shaft(link.toShaftId)
+  if (!loop || lies?.drawn !== 'toScale' || !shaft || !link.teeth) return undefined
+  const { path, members } = lies
+  const driverId = readDrive(sheet).driverOf(loop)?.id
   const wheelId = link.teeth.driven.id
   const start = path.pieces.findIndex((piece) => piece.kind === 'run' && piece.fromMemberId === wheelId)
   if (start < 0 || driverId === wheelId) return undefined
@@ -143,14 +144,14 @@ function pulledRun(
     if (piece.toMemberId === driverId) break
   }
   const radius = members.find(({ memberId }) => memberId === wheelId)?.radiusMm
-  const ratio = Math.abs(ratioValue(ratioOfShaft(sheet, shaft)))
+  const ratio = Math.abs(ratioValue(readDrive(sheet).ratioOf(shaft)))
   return radius ? { loopId: loop.id, lengthMm, perMmDeg: degFromRad(1 / radius) / ratio } : undefined
 }
 
 function elongationOf(sheet: BuildSheet, state: JobState): Readings['elongation'] {
   const worst: Record<string, Measured> = byId()
   for (const { loopId, overPitches, measuredMm } of allOf(state, 'chainLength')) {
-    const pitchMm = sheet.loops.find(({ id }) => id === loopId)?.pitchMm?.value
+    const pitchMm = partsOf(sheet).loop(loopId)?.pitchMm?.value
     if (!pitchMm) continue
     const value = 100 * (measuredMm / (overPitches * pitchMm) - 1)
     // Of several places on a loop the worst counts.

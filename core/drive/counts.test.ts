@@ -1,15 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { partsOf } from '../sheet'
 import { PART_IDS as ids } from '../starters'
 import type { BuildSheet } from '../model'
 import { sheetWith } from '../testing/threeMembers'
-import { countedMarks, countFromPitches, expectedCount, judgeCount, pitchesFromCount, solveLoop } from '.'
+import { countedMarks, countFromPitches, expectedCount, judgeCount, pitchesFromCount, readDrive } from '.'
 
 const known = (value: number) => ({ value, typed: String(value), trust: 'measured' as const })
 
-function partsOf(sheet: BuildSheet) {
+function countable(sheet: BuildSheet) {
   const loop = sheet.loops[0]
-  const solved = loop && solveLoop(sheet, loop)
+  const solved = loop && readDrive(sheet).solved(loop)
   const marks = loop && countedMarks(sheet, loop, 'tight')
   if (!loop || !solved?.ok || !marks) throw new Error(JSON.stringify(solved))
   return { loop, solved: solved.value, marks }
@@ -34,7 +35,7 @@ describe('counting rules', () => {
 
 describe('the loop', () => {
   test('closes to its whole number of pitches with the tensioner where it takes up the slack', () => {
-    const { solved } = partsOf(sheetWith({}))
+    const { solved } = countable(sheetWith({}))
     expect(solved.path.pitches).toBeCloseTo(70, 3)
     expect(solved.drawn).toBe('toScale')
     expect(solved.tensionerTravelMm).toBeGreaterThan(0)
@@ -42,10 +43,10 @@ describe('the loop', () => {
   test('too short or too long is said with by how much', () => {
     const short = sheetWith({ links: 68 })
     const long = sheetWith({ links: 120 })
-    expect(solveLoop(short, short.loops[0] as never)).toMatchObject({
+    expect(readDrive(short).solved(short.loops[0] as never)).toMatchObject({
       error: { code: 'loopTooShort', shortPitches: expect.closeTo(1.64, 1) },
     })
-    expect(solveLoop(long, long.loops[0] as never)).toMatchObject({ error: { code: 'loopTooLong' } })
+    expect(readDrive(long).solved(long.loops[0] as never)).toMatchObject({ error: { code: 'loopTooLong' } })
   })
   test('counts only: drawn schematically so that it closes, and said', () => {
     const base = sheetWith({})
@@ -53,7 +54,7 @@ describe('the loop', () => {
       ...base,
       shafts: base.shafts.map((shaft) => (shaft.id === ids.cam ? { ...shaft, position: undefined } : shaft)),
     } as BuildSheet
-    const { solved, marks } = partsOf(sheet)
+    const { solved, marks } = countable(sheet)
     expect(solved.drawn).toBe('schematic')
     expect(solved.path.pitches).toBeCloseTo(70, 3)
     expect(solved.gaps).toContain('distance')
@@ -62,7 +63,7 @@ describe('the loop', () => {
   test('teeth missing are named', () => {
     const base = sheetWith({})
     const sheet = { ...base, members: base.members.map(({ teeth: _teeth, ...member }) => member) } as BuildSheet
-    expect(solveLoop(sheet, sheet.loops[0] as never)).toMatchObject({
+    expect(readDrive(sheet).solved(sheet.loops[0] as never)).toMatchObject({
       error: { code: 'teethMissing', memberIds: [ids.crankSprocket, ids.camSprocket] },
     })
   })
@@ -72,12 +73,12 @@ describe('expected count', () => {
   // Independently computed, by hand: cam wrap 82.671° of 38 teeth = 8.726, run 191.638 / 9.525 = 20.120, crank wrap 2.329° of 19 = 0.123.
   test('from cam mark along the tight run to the crank mark', () => {
     const sheet = sheetWith({})
-    const { solved, marks } = partsOf(sheet)
+    const { solved, marks } = countable(sheet)
     expect(expectedCount(sheet, solved, marks.from, marks.to)?.pitches).toBeCloseTo(28.969, 2)
   })
   test('the other running direction is the mirror image', () => {
     const sheet = sheetWith({ running: 'anticlockwise' })
-    const { solved, marks } = partsOf(sheet)
+    const { solved, marks } = countable(sheet)
     expect(expectedCount(sheet, solved, marks.from, marks.to)?.pitches).toBeCloseTo(28.969, 2)
   })
   test('counts down one run and up the other make the whole loop; a mark moved one tooth moves the count by one', () => {
@@ -88,7 +89,7 @@ describe('expected count', () => {
         (camMarkDeg, running) => {
           const [a, b] = [sheetWith({ camMarkDeg, running }), sheetWith({ camMarkDeg: camMarkDeg + 360 / 38, running })]
           const [one, two] = [a, b].map((sheet) => {
-            const { solved, marks } = partsOf(sheet)
+            const { solved, marks } = countable(sheet)
             return expectedCount(sheet, solved, marks.from, marks.to)
           })
           expect((one?.pitches ?? 0) + (one?.otherRunPitches ?? 0)).toBeCloseTo(70, 3)
@@ -112,7 +113,7 @@ describe('expected count', () => {
         },
       ],
     }
-    const { solved, marks } = partsOf(sheet)
+    const { solved, marks } = countable(sheet)
     expect(expectedCount(sheet, solved, marks.from, marks.to)?.contradicts).toMatchObject({ book: 27 })
   })
 })
@@ -153,8 +154,8 @@ describe('what a count says (signs of handbook 8)', () => {
 test('a mark that meets at another place of the crank is turned back to the pose', () => {
   const countOf = (sheet: BuildSheet) => {
     const [loop] = sheet.loops
-    const solved = loop && solveLoop(sheet, loop)
-    const [from, to] = [ids.camMark, ids.crankMark].map((id) => sheet.marks.find((mark) => mark.id === id))
+    const solved = loop && readDrive(sheet).solved(loop)
+    const [from, to] = [ids.camMark, ids.crankMark].map((id) => partsOf(sheet).mark(id))
     return solved?.ok && from && to ? expectedCount(sheet, solved.value, from, to)?.pitches : undefined
   }
   const own = sheetWith({ camMarkDeg: 25 })

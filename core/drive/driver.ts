@@ -1,13 +1,15 @@
 import type { BuildSheet, Loop, Member } from '../model/buildSheet'
+import { partsOf } from '../sheet'
 import { planeSign, ratioValue } from '../units'
 import { walkDrive } from './walkDrive'
 
 /** The member that drives a loop: the toothed one whose shaft is the fewest steps from the crank. Undefined without one. */
 export function driverOf(sheet: BuildSheet, loop: Loop): Member | undefined {
   const { ways } = walkDrive(sheet)
-  const toothed = loop.path.flatMap(({ memberId }) =>
-    sheet.members.filter(({ id, shaftId }) => id === memberId && shaftId),
-  )
+  const toothed = loop.path.flatMap(({ memberId }) => {
+    const member = partsOf(sheet).member(memberId)
+    return member?.shaftId ? [member] : []
+  })
   const steps = (member: Member) => ways[member.shaftId ?? '']?.length ?? Infinity
   return toothed.reduce<Member | undefined>((best, one) => (!best || steps(one) < steps(best) ? one : best), undefined)
 }

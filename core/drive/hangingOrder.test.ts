@@ -1,7 +1,8 @@
 import { expect, test } from 'vitest'
 import { beginSheet, TOPOLOGIES, type Topology } from '../starters'
 import { readLoop } from '../ledger'
-import { driverOf, hangingOrder } from '.'
+import { hangingOrder } from '.'
+import { readDrive } from './readDrive'
 
 const begin = (drive: Topology) =>
   beginSheet({
@@ -71,7 +72,7 @@ test.each(TOPOLOGIES)('%s: every part of a loop once, its driver first', (topolo
   const sheet = begin(topology)
   for (const loop of sheet.loops) {
     const order = hangingOrder(sheet, loop, [])
-    expect(order[0]?.memberId).toBe(driverOf(sheet, loop)?.id)
+    expect(order[0]?.memberId).toBe(readDrive(sheet).driverOf(loop)?.id)
     expect(order.map(({ memberId }) => memberId).sort()).toEqual(loop.path.map(({ memberId }) => memberId).sort())
   }
 })

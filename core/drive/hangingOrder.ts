@@ -1,5 +1,5 @@
 import type { BuildSheet, Loop } from '../model/buildSheet'
-import { driverOf } from './driver'
+import { readDrive } from './readDrive'
 import { spokenOf, type Section } from './sections'
 
 /** One part to lay a loop over, in turn. */
@@ -17,7 +17,7 @@ export interface HangingStep {
  *  straight when the next wheel takes it, and what is left over ends on the run that leaves the driver. Parts without teeth on the
  *  pulled runs are passed on the way. Source: common practice, no source; which run is pulled is handbook 7. */
 export function hangingOrder(sheet: BuildSheet, loop: Loop, sections: readonly Section[]): HangingStep[] {
-  const driver = driverOf(sheet, loop)
+  const driver = readDrive(sheet).driverOf(loop)
   const at = loop.path.findIndex(({ memberId }) => memberId === driver?.id)
   if (!driver || at < 0) return []
   const fromDriver = [...loop.path.slice(at), ...loop.path.slice(0, at)]

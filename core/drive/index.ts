@@ -1,15 +1,29 @@
-export * from './driver'
+export * from './readDrive'
 export * from './sprocket'
 export * from './path'
 export * from './positions'
-export * from './solveLoop'
+export * from './layOut'
 export * from './counts'
-export * from './walkDrive'
-export * from './repeats'
 export * from './chainIdentity'
 export * from './lengthsForSale'
-export * from './sections'
 export * from './paintedLinks'
 export * from './teethFromDiameter'
 export * from './couplings'
 export * from './hangingOrder'
+export { solveLoop, type LoopError, type SolvedLoop, type SolvedRun } from './solveLoop'
+export type { DriveLink, DriveRatios, Recount } from './walkDrive'
+export type { Holding, WayLink } from './holding'
+export type { Repeats } from './repeats'
+export {
+  countedThen,
+  latenessByCounts,
+  linkMap,
+  moveOverDriver,
+  movesOf,
+  spokenOf,
+  type LinkMapPlace,
+  type LoopMove,
+  type Section,
+  type SectionCount,
+  type WheelLateness,
+} from './sections'

@@ -1,4 +1,5 @@
 import type { BuildSheet, Loop } from '../model/buildSheet'
+import { layOut } from './layOut'
 import { solveLoop, type LoopError } from './solveLoop'
 
 export interface LengthOffered {
@@ -15,7 +16,8 @@ export interface LengthOffered {
 /** Which of the lengths that are for sale close this loop, with how much left for the tensioner and where it then stands. */
 export function judgeLengths(sheet: BuildSheet, loop: Loop, offered: readonly number[]): readonly LengthOffered[] {
   return offered.map((pitches) => {
-    const solved = solveLoop(sheet, { ...loop, pitches: { value: pitches, typed: String(pitches), trust: 'unknown' } })
+    const layout = layOut(sheet, { ...loop, pitches: { value: pitches, typed: String(pitches), trust: 'unknown' } })
+    const solved = layout.ok ? solveLoop(layout.value) : layout
     const error = solved.ok ? undefined : solved.error
     const short = error?.code === 'loopTooShort' ? -error.shortPitches : undefined
     const over = error?.code === 'loopTooLong' ? error.overPitches : undefined

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { BuildSheet, Mark, Position } from '../model'
+import { partsOf } from '../sheet'
 import { sheetWith } from '../testing/threeMembers'
 import { PART_IDS as ids } from '../starters'
 import { fitDistances, gapZeroDeg, markAngleDeg, markPoseDeg, markSeat, pointOf, shaftPoint } from '.'
@@ -26,7 +27,7 @@ const byCalliper = (side: 'left' | 'right', ...from: [string, number][]): Extrac
   from: from.map(([shaftId, mm]) => ({ shaftId, distanceMm: known(mm) })),
 })
 const at = (sheet: BuildSheet, id: string) => {
-  const shaft = sheet.shafts.find((one) => one.id === id)
+  const shaft = partsOf(sheet).shaft(id)
   return shaft && shaftPoint(sheet, shaft)
 }
 

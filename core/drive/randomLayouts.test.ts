@@ -3,16 +3,8 @@ import { describe, expect, test } from 'vitest'
 import { distance, type Point } from '../geometry'
 import type { BuildSheet } from '../model'
 import { ringOfCams } from '../testing/ringOfCams'
-import {
-  makePathReader,
-  pulleyRadiusMm,
-  sectionsOf,
-  solveLoop,
-  solvePath,
-  sprocketRadiusMm,
-  type Path,
-  type PathMember,
-} from '.'
+import { makePathReader, pulleyRadiusMm, solvePath, sprocketRadiusMm, type Path, type PathMember } from '.'
+import { readDrive } from './readDrive'
 
 const anyMember = fc.record({
   teeth: fc.option(fc.integer({ min: 9, max: 60 }), { nil: undefined }),
@@ -131,10 +123,10 @@ test.each([1, 2, 4, 8, 12])('round %i cams the sections add up to the whole loop
   for (const kind of ['rollerChain', 'toothedBelt'] as const) {
     const sheet = ringOfCams(cams, kind)
     const loop = sheet.loops[0] as BuildSheet['loops'][number]
-    const solved = solveLoop(sheet, loop)
+    const solved = readDrive(sheet).solved(loop)
     if (!solved.ok) throw new Error(JSON.stringify(solved.error))
     expect(solved.value.pitches % 2).toBe(0)
-    const sections = sectionsOf(sheet, loop, solved.value)
+    const sections = readDrive(sheet).sections(loop)
     expect(sections).toHaveLength(cams + 1)
     expect(sections.reduce((sum, { expected }) => sum + (expected?.pitches ?? NaN), 0)).toBeCloseTo(
       solved.value.pitches,

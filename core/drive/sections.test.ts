@@ -3,17 +3,8 @@ import { describe, expect, test } from 'vitest'
 import type { BuildSheet, Loop } from '../model'
 import { driveBench } from '../testing/driveBench'
 import { sheetWith } from '../testing/threeMembers'
-import {
-  countedThen,
-  latenessByCounts,
-  linkMap,
-  moveOverDriver,
-  movesOf,
-  sectionsOf,
-  solveLoop,
-  spokenOf,
-  type Section,
-} from '.'
+import { countedThen, latenessByCounts, linkMap, moveOverDriver, movesOf, spokenOf, type Section } from '.'
+import { readDrive } from './readDrive'
 
 const teeth = { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 }
 const twin = driveBench('twinCam', teeth)
@@ -23,10 +14,12 @@ const loopOf = (sheet: BuildSheet): Loop => {
   return loop
 }
 /** Crank to exhaust is paid out, exhaust to inlet and inlet to crank are pulled; 30 pitches in each. */
-const sections = sectionsOf(twin, loopOf(twin), undefined).map((section) => ({
-  ...section,
-  run: section.from.memberId === 'crank-sprocket' ? ('slack' as const) : ('tight' as const),
-}))
+const sections = readDrive(twin)
+  .sections(loopOf(twin))
+  .map((section) => ({
+    ...section,
+    run: section.from.memberId === 'crank-sprocket' ? ('slack' as const) : ('tight' as const),
+  }))
 const id = (from: string) => sections.find((one) => one.from.memberId === from)?.id ?? ''
 const found = (counts: Record<string, number>) =>
   Object.entries(counts).map(([from, foundPitches]) => ({ sectionId: id(from), foundPitches }))
@@ -50,15 +43,15 @@ describe('sections between marks', () => {
   })
   test('none with marks on fewer than two wheels; marks of other kinds are no ends', () => {
     const one = { ...twin, marks: twin.marks.slice(0, 1) }
-    expect(sectionsOf(one, loopOf(one), undefined)).toEqual([])
+    expect(readDrive(one).sections(loopOf(one))).toEqual([])
     const casting = { ...twin, marks: twin.marks.map((mark) => ({ ...mark, cutFor: 'casting' as const })) }
-    expect(sectionsOf(casting, loopOf(casting), undefined)).toEqual([])
+    expect(readDrive(casting).sections(loopOf(casting))).toEqual([])
   })
   test('with geometry they add up to the loop and begin at the driver', () => {
     const sheet = sheetWith({})
-    const solved = solveLoop(sheet, loopOf(sheet))
+    const solved = readDrive(sheet).solved(loopOf(sheet))
     if (!solved.ok) throw new Error(solved.error.code)
-    const all = sectionsOf(sheet, loopOf(sheet), solved.value)
+    const all = readDrive(sheet).sections(loopOf(sheet))
     expect(all[0]?.from.memberId).toBe(solved.value.driverId)
     expect(all.reduce((sum, { expected }) => sum + (expected?.pitches ?? NaN), 0)).toBeCloseTo(70, 3)
     expect(all.map(({ run }) => run)).toEqual(['slack', 'tight'])

@@ -4,7 +4,8 @@ import { beginSheet, PART_IDS as ids } from '../starters'
 import { ringOfCams } from '../testing/ringOfCams'
 import { benchJob, benchSheet, entriesOf, halfProved, madeSafe, turned } from '../testing/bench'
 import type { BuildSheet } from '../model'
-import { sectionsOf, solveLoop, solvePath, sprocketRadiusMm } from '.'
+import { solvePath, sprocketRadiusMm } from '.'
+import { readDrive } from './readDrive'
 
 const known = (value: number) => ({ value, typed: String(value), trust: 'measured' as const })
 const base = beginSheet({ id: 's', engineId: 'e', at: benchJob.at, cylinders: 4, guide: false, tensioner: true })
@@ -36,7 +37,7 @@ const long = entriesOf([...madeSafe, ...halfProved, ...Array.from({ length: 500 
 /** Two, six, twelve and fourteen members, the crank among them; a loop of as many pitches as it takes. */
 const rings = [1, 5, 11, 13].map((cams) => {
   const ring = ringOfCams(cams, 'rollerChain')
-  const solved = solveLoop(ring, ring.loops[0] as BuildSheet['loops'][number])
+  const solved = readDrive(ring).solved(ring.loops[0] as BuildSheet['loops'][number])
   return {
     members: cams + 1,
     ring: ringOfCams(cams, 'rollerChain', solved.ok ? solved.value.pitches : undefined),
@@ -48,14 +49,12 @@ describe('core', () => {
   for (const { members, ring, pitches } of rings) {
     const around = ring.loops[0] as BuildSheet['loops'][number]
     bench(`${members} members, ${pitches} pitches: solved, counted, closed`, () => {
-      const solved = solveLoop(ring, around)
-      sectionsOf(ring, around, solved.ok ? solved.value : undefined)
+      readDrive({ ...ring }).sections(around)
     })
   }
   bench('two-sprocket path', () => void solvePath(two, 9.525))
   bench('chain with its tensioner solved to closure, and counted', () => {
-    const solved = solveLoop(sheet, loop)
-    sectionsOf(sheet, loop, solved.ok ? solved.value : undefined)
+    readDrive({ ...sheet }).sections(loop)
   })
   bench('a ledger of 500 turns folded', () => void foldJob({ job: benchJob, sheets: [benchSheet()], entries: long }))
 })

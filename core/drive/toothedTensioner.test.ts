@@ -1,11 +1,12 @@
 import { expect, test } from 'vitest'
 import { PART_IDS as ids } from '../starters'
 import { sheetWithToothedTensioner } from '../testing/threeMembers'
-import { solveLoop, sprocketRadiusMm } from '.'
+import { sprocketRadiusMm } from '.'
+import { readDrive } from './readDrive'
 
 test('a tensioner with teeth takes up the slack with the size that its teeth give it', () => {
   const sheet = sheetWithToothedTensioner(15)
-  const solved = solveLoop(sheet, sheet.loops[0] as never)
+  const solved = readDrive(sheet).solved(sheet.loops[0] as never)
   if (!solved.ok) throw new Error(solved.error.code)
   const own = solved.value.members.find(({ memberId }) => memberId === ids.tensioner)
   expect(own).toMatchObject({ teeth: 15, kind: 'tensioner' })

@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest'
 import type { BuildSheet, Member, Shaft } from '../model'
 import { ratioOf, ratioValue } from '../units'
 import { benchSheet } from '../testing/bench'
-import { findRepeats, identifyChain, judgeLengths, walkDrive } from '.'
+import { identifyChain, judgeLengths } from '.'
+import { readDrive } from './readDrive'
 
 const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
 type Passed = 'inside' | 'outside'
@@ -47,7 +48,7 @@ describe('ratios by walking the drive', () => {
       members: { a: ['crank', 21], b: ['mid', 28], c: ['mid', 18], d: ['in', 27], e: ['ex', 27] },
       loops: { lower: { path: [['a'], ['b']] }, upper: { path: [['c'], ['d'], ['e']] } },
     })
-    const { ratios, conflicts, wrong, undriven } = walkDrive(sheet)
+    const { ratios, conflicts, wrong, undriven } = readDrive(sheet)
     expect(ratios).toMatchObject({ mid: { num: 3, den: 4 }, in: { num: 1, den: 2 }, ex: { num: 1, den: 2 } })
     expect([conflicts, wrong, undriven]).toEqual([[], [], []])
   })
@@ -65,7 +66,7 @@ describe('ratios by walking the drive', () => {
       meshes: [['pinion', 'big']],
       loops: { chain: { path: [['s1'], ['s2']] }, belt: { path: [['p1'], ['p2', 'outside']] } },
     })
-    expect(walkDrive(sheet).ratios).toMatchObject({
+    expect(readDrive(sheet).ratios).toMatchObject({
       gear: { num: -1, den: 2 },
       cam: { num: -1, den: 2 },
       pump: { num: -1, den: 1 },
@@ -78,7 +79,7 @@ describe('ratios by walking the drive', () => {
       loops: { chain: { path: [['a'], ['b']] } },
       couplings: [['cam', 'quill']],
     })
-    expect(walkDrive(sheet)).toMatchObject({ ratios: { quill: { num: 1, den: 2 } }, undriven: ['lone'] })
+    expect(readDrive(sheet)).toMatchObject({ ratios: { quill: { num: 1, den: 2 } }, undriven: ['lone'] })
   })
   test('two ways round that disagree are found', () => {
     const sheet = drive({
@@ -87,7 +88,7 @@ describe('ratios by walking the drive', () => {
       loops: { chain: { path: [['a'], ['b']] } },
       meshes: [['g', 'h']],
     })
-    expect(walkDrive(sheet).conflicts).toMatchObject([{ shaftId: 'cam' }])
+    expect(readDrive(sheet).conflicts).toMatchObject([{ shaftId: 'cam' }])
   })
   test('20 to 42 is not half speed: is it 21 or 40? (handbook 6, independently computed)', () => {
     const sheet = drive({
@@ -95,7 +96,7 @@ describe('ratios by walking the drive', () => {
       members: { a: ['crank', 20], b: ['cam', 42] },
       loops: { chain: { path: [['a'], ['b']] } },
     })
-    const [wrong] = walkDrive(sheet).wrong
+    const [wrong] = readDrive(sheet).wrong
     expect(wrong?.recounts.map(({ memberId, shouldBe }) => [memberId, shouldBe])).toEqual([
       ['a', 21],
       ['b', 40],
@@ -117,7 +118,7 @@ describe('ratios by walking the drive', () => {
       ],
       loops: { upper: { path: [['c'], ['d']] } },
     })
-    const [wrong] = walkDrive(sheet).wrong
+    const [wrong] = readDrive(sheet).wrong
     expect(wrong).toMatchObject({ shaftId: 'cam', ratio: { num: 27, den: 56 } })
     expect(wrong?.recounts.map(({ memberId, shouldBe }) => [memberId, shouldBe])).toEqual([
       ['b', 27],
@@ -133,7 +134,7 @@ describe('ratios by walking the drive', () => {
           members: Object.fromEntries(teeth.map((z, i) => [`g${i}`, [name(i), z, 'gear']])),
           meshes: teeth.slice(1).map((_z, i) => [`g${i}`, `g${i + 1}`] as const),
         })
-        const last = walkDrive(sheet).ratios[name(teeth.length - 1)]
+        const last = readDrive(sheet).ratios[name(teeth.length - 1)]
         const expected = ((teeth.length % 2 === 0 ? -1 : 1) * (teeth[0] ?? 1)) / (teeth.at(-1) ?? 1)
         expect(last && ratioValue(last)).toBeCloseTo(expected, 12)
       }),
@@ -153,7 +154,7 @@ describe('what meets again, and when', () => {
     [21, 42, 114, 38],
     [20, 40, 96, 24],
   ])('%i/%i with %i links: links repeat after %i turns', (crank, cam, pitches, turns) =>
-    expect(findRepeats(chain(crank, cam, pitches))).toMatchObject({
+    expect(readDrive(chain(crank, cam, pitches)).repeats).toMatchObject({
       loops: [{ turns }],
       shafts: [{ turns: 1 }, { turns: 2 }],
     }),
@@ -164,12 +165,12 @@ describe('what meets again, and when', () => {
       members: { a: ['crank', 21, 'gear'], b: ['idle', 30, 'gear'] },
       meshes: [['a', 'b']],
     })
-    expect(findRepeats(sheet)).toMatchObject({ meshes: [{ turns: 10 }], allTurns: 10 })
+    expect(readDrive(sheet).repeats).toMatchObject({ meshes: [{ turns: 10 }], allTurns: 10 })
   })
   test('against turning it over tooth by tooth until everything is back', () => {
     fc.assert(
       fc.property(fc.integer({ min: 9, max: 30 }), fc.integer({ min: 40, max: 130 }), (z, links) => {
-        const { allTurns } = findRepeats(chain(z, 2 * z, links))
+        const { allTurns } = readDrive(chain(z, 2 * z, links)).repeats
         let turns = 0
         do turns++
         while ((turns * z) % links !== 0 || turns % 2 !== 0)

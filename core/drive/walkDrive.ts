@@ -1,5 +1,6 @@
 import { byId } from '../byId'
 import type { BuildSheet, Member, Shaft } from '../model/buildSheet'
+import { oncePerSheet, partsOf } from '../sheet'
 import { multiplyRatios, ratioOf, ratiosEqual, ratioValue, type Ratio } from '../units'
 
 /** One step of the drive: how a shaft is turned by another. */
@@ -43,22 +44,12 @@ export interface Recount {
   readonly shouldBe: number
 }
 
-const walked = new WeakMap<BuildSheet, DriveRatios>()
-
 /** Ratio and direction of every shaft, by walking the drive outwards from the crank with whole-number fractions. Members without a tooth
  *  count join nothing. Shafts on one loop turn the same way when passed on the same side; meshing gears turn opposite; a coupling is
- *  one to one. Says which ways round disagree, which ratios are not the engine's, and what nothing drives. Build sheets never
- *  change, so each is walked once. Source: handbook 1 and 6. */
-export function walkDrive(sheet: BuildSheet): DriveRatios {
-  const known = walked.get(sheet)
-  if (known) return known
-  const fresh = walk(sheet)
-  walked.set(sheet, fresh)
-  return fresh
-}
-
-function walk(sheet: BuildSheet): DriveRatios {
-  const crank = sheet.shafts.find(({ kind }) => kind === 'crank')
+ *  one to one. Says which ways round disagree, which ratios are not the engine's, and what nothing drives.
+ *  Source: handbook 1 and 6. */
+export const walkDrive = oncePerSheet((sheet): DriveRatios => {
+  const { crank } = partsOf(sheet)
   const links = driveLinks(sheet)
   const ratios: Record<string, Ratio> = byId(crank ? [[crank.id, ratioOf(1, 1)]] : [])
   const ways: Record<string, readonly DriveLink[]> = byId(crank ? [[crank.id, []]] : [])
@@ -95,12 +86,12 @@ function walk(sheet: BuildSheet): DriveRatios {
   })
   const undriven = sheet.shafts.filter(({ id }) => !ratios[id]).map(({ id }) => id)
   return { ratios, ways, conflicts, wrong, undriven }
-}
+})
 
 const absolute = ({ num, den }: Ratio): Ratio => ({ num: Math.abs(num), den })
 
 function driveLinks(sheet: BuildSheet): DriveLink[] {
-  const member = (id: string) => sheet.members.find((one) => one.id === id)
+  const { member } = partsOf(sheet)
   const links: DriveLink[] = []
   const join = (a: Member | undefined, b: Member | undefined, sign: 1 | -1, by: DriveLink['by']) => {
     if (!a?.teeth || !b?.teeth || !a.shaftId || !b.shaftId || a.shaftId === b.shaftId) return

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { camSpec, liftCurve } from '../cams'
 import { diagnose, readingsOfJob } from '../diagnose'
-import { couplingsTo, driverOf, hangingOrder, linkMap, findRepeats, sectionsOf, solveLoop, walkDrive } from '../drive'
+import { couplingsTo, hangingOrder, linkMap, readDrive } from '../drive'
 import { judgeGuard } from '../guard'
 import { foldJob, readLoop } from '../ledger'
 import { buildSheetSchema, type BuildSheet, type EntryDraft } from '../model'
@@ -47,19 +47,19 @@ function reckon(sheet: BuildSheet, drafts: readonly EntryDraft[]): unknown {
   const late = readsLate(sheet, Object.fromEntries(sheet.shafts.map(({ id }) => [id, 19])), [])
   const steps = stepsOf(makeRunSheet(sheet))
   return [
-    walkDrive(sheet).wrong,
+    readDrive(sheet).wrong,
     sheet.loops.map((loop) => {
-      const solved = solveLoop(sheet, loop)
-      const sections = sectionsOf(sheet, loop, solved.ok ? solved.value : undefined)
+      const solved = readDrive(sheet).solved(loop)
+      const sections = readDrive(sheet).sections(loop)
       return [
-        driverOf(sheet, loop)?.id,
+        readDrive(sheet).driverOf(loop)?.id,
         solved.ok ? solved.value.path.pitches : solved.error,
         hangingOrder(sheet, loop, sections),
         linkMap(sections),
         readLoop(sheet, loop, state.counts, 'found', state.seats).lateness,
       ]
     }),
-    findRepeats(sheet),
+    readDrive(sheet).repeats,
     sheet.shafts.map(({ id }) => couplingsTo(sheet, id).length),
     judgeGuard(sheet, state),
     steps.map((step) => statusOf({ step, sheet, job: benchJob, state })),

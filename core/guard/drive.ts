@@ -1,14 +1,5 @@
-import {
-  driveMapOf,
-  isRelieved,
-  openLinks,
-  provedShafts,
-  readsOut,
-  type DriveMap,
-  type LinkStand,
-  type ReadOut,
-  type Stand,
-} from '../ledger'
+import { readDrive, type Holding } from '../drive'
+import { isRelieved, openLinks, provedShafts, readsOut, type LinkStand, type ReadOut, type Stand } from '../ledger'
 import type { BuildSheet } from '../model/buildSheet'
 import { severity, type GuardReason, type GuardReasonCode } from './guard'
 import { trimAround, trimWhereApart, type ApartTrim, type Trim } from './room'
@@ -25,7 +16,7 @@ interface Link {
 }
 
 const linksOf = (sheet: BuildSheet, stand: Stand, threatened: ReadonlySet<string>): Link[] => {
-  const map = driveMapOf(sheet)
+  const map = readDrive(sheet)
   const link = (kind: Kind, [id, at]: [string, LinkStand]): Link => ({
     kind,
     id,
@@ -46,7 +37,7 @@ export const threatenedShafts = (sheet: BuildSheet, stand: Stand): ReadonlySet<s
   new Set(
     sheet.interference.value === 'no'
       ? []
-      : driveMapOf(sheet).camshafts.filter((shaftId) => !isRelieved(sheet, stand, shaftId)),
+      : readDrive(sheet).camshafts.filter((shaftId) => !isRelieved(sheet, stand, shaftId)),
   )
 
 /** What loops and couplings that are undone, laid otherwise or not known, and camshafts that are not proved, do to turning the crank. */
@@ -104,7 +95,7 @@ function camshaftReasons(
   links: readonly Link[],
   threatened: ReadonlySet<string>,
 ): GuardReason[] {
-  const map = driveMapOf(sheet)
+  const map = readDrive(sheet)
   const proving = { ...stand, sheet }
   const proved = provedShafts(proving)
   const reasons = new Map<string, GuardReason>()
@@ -144,8 +135,8 @@ function worseOf(one: GuardReason | undefined, other: GuardReason): GuardReason 
 }
 
 /** The links of a camshaft's way; all of them where the sheet does not tell it, and what is on no sheet any more always. */
-function onWay(map: DriveMap, links: readonly Link[], shaftId: string): Link[] {
-  const way = map.way(shaftId)
+function onWay(map: Holding, links: readonly Link[], shaftId: string): Link[] {
+  const way = map.holdsBy(shaftId)
   return links.filter(({ id, vanished }) => vanished !== undefined || !way || way.some((one) => one.id === id))
 }
 
@@ -209,7 +200,7 @@ function unproved(
 
 /** A camshaft that is held and driven at once: the crank would pull against what holds it. */
 function heldReasons(sheet: BuildSheet, stand: Stand, links: readonly Link[]): GuardReason[] {
-  const map = driveMapOf(sheet)
+  const map = readDrive(sheet)
   return [...stand.camshafts].flatMap(([shaftId, { is }]): GuardReason[] =>
     is === 'held' && onWay(map, links, shaftId).every(({ at }) => at.is !== 'off')
       ? [{ code: 'camshaftHeld', verdict: 'doNotTurn', targetId: shaftId }]

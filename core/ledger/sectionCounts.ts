@@ -1,19 +1,17 @@
 import { byId } from '../byId'
 import {
-  driverOf,
   latenessByCounts,
   markSeat,
   pitchesFromCount,
-  ratioOfShaft,
-  sectionsOf,
-  solveLoop,
   toothWorth,
   type Section,
   type SectionCount,
   type WheelLateness,
+  readDrive,
 } from '../drive'
 import type { BuildSheet, Loop } from '../model/buildSheet'
 import type { EntryOf, Phase } from '../model/entry'
+import { partsOf } from '../sheet'
 
 /** Counts of the ledger as pitches found in the sections of a loop, the last of each. */
 export function sectionCounts(sections: readonly Section[], counts: readonly EntryOf<'count'>[]): SectionCount[] {
@@ -52,13 +50,13 @@ export function seatsAfter(
 ): Seats {
   const seats: Record<string, number> = byId(Object.entries(before))
   for (const { adjusterId, laterDeg } of adjusted) {
-    const memberId = sheet.adjusters.find(({ id }) => id === adjusterId)?.memberId
-    const member = sheet.members.find(({ id }) => id === memberId)
-    const shaft = sheet.shafts.find(({ id }) => id === member?.shaftId)
+    const memberId = partsOf(sheet).adjuster(adjusterId)?.memberId
+    const member = partsOf(sheet).member(memberId)
+    const shaft = partsOf(sheet).shaft(member?.shaftId)
     if (!member?.teeth || !shaft || shaft.kind === 'crank') continue
-    const { crankDeg } = toothWorth(member.teeth.value, ratioOfShaft(sheet, shaft))
+    const { crankDeg } = toothWorth(member.teeth.value, readDrive(sheet).ratioOf(shaft))
     // A driver that makes its loop later wants what it drives earlier: by their marks that is itself later.
-    const drives = sheet.loops.some((loop) => driverOf(sheet, loop)?.id === member.id)
+    const drives = sheet.loops.some((loop) => readDrive(sheet).driverOf(loop)?.id === member.id)
     seats[member.id] = (seats[member.id] ?? 0) + ((drives ? 1 : -1) * laterDeg) / crankDeg
   }
   return seats
@@ -86,10 +84,9 @@ export function readLoop(
   readonly found: readonly SectionCount[]
   readonly lateness: readonly WheelLateness[]
 } {
-  const solved = solveLoop(sheet, loop)
-  const drawn = solved.ok ? solved.value : undefined
+  const drive = readDrive(sheet)
   // What was found was counted before anything was set otherwise.
-  const sections = withSeats(sectionsOf(sheet, loop, drawn), phase === 'found' ? seats.found : seats.now)
+  const sections = withSeats(drive.sections(loop), phase === 'found' ? seats.found : seats.now)
   const found = sectionCounts(sections, phase ? counts.filter((one) => one.phase === phase) : counts)
-  return { sections, found, lateness: latenessByCounts(sheet, sections, found, drawn?.driverId) }
+  return { sections, found, lateness: latenessByCounts(sheet, sections, found, drive.lies(loop)?.driverId) }
 }

@@ -1,20 +1,9 @@
 import { byId } from '../byId'
 import { combineTiming, COUNT_SIGMA_PITCHES, type CamTiming, type TimingWitness } from '../cams'
-import {
-  couplingsTo,
-  driverOf,
-  judgeCount,
-  markSeat,
-  pitchesFromCount,
-  ratioOfShaft,
-  sectionsOf,
-  solveLoop,
-  spokenOf,
-  walkDrive,
-  type CountVerdict,
-} from '../drive'
+import { couplingsTo, judgeCount, markSeat, pitchesFromCount, spokenOf, type CountVerdict, readDrive } from '../drive'
 import type { BuildSheet, Loop } from '../model/buildSheet'
 import type { EntryOf, Phase } from '../model/entry'
+import { partsOf } from '../sheet'
 import { camWitnesses, type CamRead } from './camWitnesses'
 import { BY_THE_BOOK, readLoop, withSeats, type JobSeats } from './sectionCounts'
 import type { JobState } from './state'
@@ -27,19 +16,17 @@ export function verdictOfCount(
   entry: Pick<EntryOf<'count'>, 'loopId' | 'fromMarkId' | 'toMarkId' | 'rule' | 'counted' | 'phase'>,
   seats: JobSeats = BY_THE_BOOK,
 ): CountVerdict | undefined {
-  const loop = sheet.loops.find(({ id }) => id === entry.loopId)
-  const solved = loop && solveLoop(sheet, loop)
-  const drawn = solved?.ok ? solved.value : undefined
+  const loop = partsOf(sheet).loop(entry.loopId)
   const section =
     loop &&
-    withSeats(sectionsOf(sheet, loop, drawn), entry.phase === 'found' ? seats.found : seats.now).find(
+    withSeats(readDrive(sheet).sections(loop), entry.phase === 'found' ? seats.found : seats.now).find(
       ({ from, to }) => from.id === entry.fromMarkId && to.id === entry.toMarkId,
     )
-  const spoken = loop && section && spokenOf(sheet, section, driverOf(sheet, loop)?.id)
+  const spoken = loop && section && spokenOf(sheet, section, readDrive(sheet).driverOf(loop)?.id)
   if (!section?.expected || !spoken) return undefined
   const { counted, rule } = entry
   const foundPitches = pitchesFromCount({ counted, rule, from: markSeat(section.from), to: markSeat(section.to) })
-  const ratio = ratioOfShaft(sheet, spoken.shaft)
+  const ratio = readDrive(sheet).ratioOf(spoken.shaft)
   return judgeCount({ foundPitches, expected: section.expected, run: spoken.run, drivenTeeth: spoken.teeth, ratio })
 }
 
@@ -58,7 +45,7 @@ export function proofOfLoop(
     seats,
   )
   if (lateness.some(({ teethLate }) => teethLate !== 0)) return 'countedOut'
-  const driverId = driverOf(sheet, loop)?.id
+  const driverId = readDrive(sheet).driverOf(loop)?.id
   const wheels = new Set(sections.flatMap(({ from, to }) => [from.memberId, to.memberId]))
   const reached = [...wheels].every((id) => id === driverId || lateness.some(({ memberId }) => memberId === id))
   return reached && wheels.size > 1 ? 'counted' : 'notCounted'
@@ -101,9 +88,9 @@ export function readTiming(readings: Readings): Record<string, Partial<Record<Ph
  *  not known, leaves it unsaid, and so does a coupling: no count sees which of its places it was put together in. */
 function fromCount({ sheet, counts, seats }: Readings, shaftId: string, phase: Phase): TimingWitness | undefined {
   if (couplingsTo(sheet, shaftId).length > 0) return undefined
-  const loops = (walkDrive(sheet).ways[shaftId] ?? []).filter(({ by }) => by.kind === 'loop')
+  const loops = (readDrive(sheet).ways[shaftId] ?? []).filter(({ by }) => by.kind === 'loop')
   const parts = loops.map(({ by, toShaftId }) => {
-    const loop = sheet.loops.find(({ id }) => id === by.id)
+    const loop = partsOf(sheet).loop(by.id)
     const read = loop && readLoop(sheet, loop, counts, phase, seats)
     return read?.lateness.find(({ shaft }) => shaft.id === toShaftId)
   })

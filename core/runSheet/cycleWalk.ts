@@ -3,6 +3,7 @@ import { markPoseDeg } from '../drive'
 import { firingDegOf } from '../cylinders'
 import type { BuildSheet, Cam } from '../model/buildSheet'
 import type { EntryOf } from '../model/entry'
+import { partsOf } from '../sheet'
 import { wrapToCycle, wrapToSigned } from '../units'
 
 export type PistonLook = 'top' | 'bottom' | 'goingDown' | 'goingUp'
@@ -107,13 +108,12 @@ export function judgeWalk(sheet: BuildSheet, walks: readonly EntryOf<'walk'>[]):
   if (wrong.every(({ what }) => what === 'piston')) return { ...verdict, meaning: 'pistons' }
   const valves = wrong.filter(({ what }) => what === 'inlet' || what === 'exhaust')
   if (valves.length < wrong.length) return { ...verdict, meaning: 'mixed' }
-  const shaftOf = (look: WalkLook) =>
-    'camId' in look ? sheet.cams.find(({ id }) => id === look.camId)?.shaftId : undefined
+  const shaftOf = (look: WalkLook) => ('camId' in look ? partsOf(sheet).cam(look.camId)?.shaftId : undefined)
   const shafts = new Set(valves.map(shaftOf))
   const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
   const cylinders = new Set(valves.map(({ cylinderId }) => cylinderId))
   const lookedAt = new Set(looked.map(({ look }) => look.cylinderId))
-  const bankOf = (cylinderId: string) => sheet.cylinders.find(({ id }) => id === cylinderId)?.bankId
+  const bankOf = (cylinderId: string) => partsOf(sheet).cylinder(cylinderId)?.bankId
   const banks = new Set(valves.map(({ cylinderId }) => bankOf(cylinderId)))
   const banksLookedAt = new Set([...lookedAt].map(bankOf))
   if (shafts.size === 1 && camshafts.length > 1) return { ...verdict, meaning: 'oneCamshaft', targetId: [...shafts][0] }

@@ -1,8 +1,8 @@
-import { walkDrive, type DriveLink } from '../drive'
+import { type DriveLink, readDrive } from '../drive'
 import type { BuildSheet } from '../model'
 
 /** The steps from the crank to a shaft. */
-export const wayTo = (sheet: BuildSheet, shaftId: string): readonly DriveLink[] => walkDrive(sheet).ways[shaftId] ?? []
+export const wayTo = (sheet: BuildSheet, shaftId: string): readonly DriveLink[] => readDrive(sheet).ways[shaftId] ?? []
 
 /** Camshafts that are turned through some step of the drive. */
 export const camshaftsBehind = (sheet: BuildSheet, through: (link: DriveLink) => boolean): string[] =>

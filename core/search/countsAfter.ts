@@ -1,7 +1,8 @@
 import { byId } from '../byId'
-import { driverOf } from '../drive'
+import { readDrive } from '../drive'
 import { alike, readLoop, seatsAfter, type JobState, type Seats } from '../ledger'
 import type { BuildSheet, Loop, Phase } from '../model'
+import { partsOf } from '../sheet'
 import type { Move, MoveSet } from './moves'
 
 /** A loop laid over one of its wheels. */
@@ -17,9 +18,9 @@ export interface Laid {
 export function laidBy({ of, amount }: Move, sheet: BuildSheet): Laid | undefined {
   if (of?.part !== 'tooth') return undefined
   const { loopId, memberId } = of
-  const loop = sheet.loops.find(({ id }) => id === loopId)
+  const loop = partsOf(sheet).loop(loopId)
   if (!loop) return undefined
-  return { loopId, memberId, teeth: driverOf(sheet, loop)?.id === memberId ? 0 - amount : amount }
+  return { loopId, memberId, teeth: readDrive(sheet).driverOf(loop)?.id === memberId ? 0 - amount : amount }
 }
 
 /** Every move of a set, those that move several camshafts first. */
@@ -57,7 +58,7 @@ export function countsAfter(
         return run === 'tight' && pitches !== undefined ? [{ from: from.name, to: to.name, pitches }] : []
       },
     )
-    const driverId = driverOf(sheet, loop)?.id
+    const driverId = readDrive(sheet).driverOf(loop)?.id
     const stands = lateness.map(({ memberId, teethLate }) => ({
       memberId,
       pitches: (before[memberId] ?? 0) + teethLate + laidOver(memberId) - laidOver(driverId ?? ''),

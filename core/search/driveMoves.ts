@@ -1,5 +1,6 @@
-import { ratioOfShaft, shaftsBehind } from '../drive'
+import { shaftsBehind, readDrive } from '../drive'
 import type { Adjuster, BuildSheet } from '../model'
+import { partsOf } from '../sheet'
 import { degFromRad, ratioValue } from '../units'
 import type { Mover } from './moves'
 import { camshaftsBehind } from './camshaftsBehind'
@@ -54,8 +55,8 @@ export const couplingMoves = (sheet: BuildSheet): DriveMove[] =>
 /** Every adjuster whose figures are known, with the camshafts that are turned through its wheel. One at the crank only by its keys. */
 export const adjusterMoves = (sheet: BuildSheet): DriveMove[] =>
   sheet.adjusters.flatMap((adjuster) => {
-    const member = sheet.members.find(({ id }) => id === adjuster.memberId)
-    const shaft = sheet.shafts.find(({ id }) => id === member?.shaftId)
+    const member = partsOf(sheet).member(adjuster.memberId)
+    const shaft = partsOf(sheet).shaft(member?.shaftId)
     const perTurn = shaft && perTurnOf(sheet, shaft.id)
     const by = perTurn === undefined ? undefined : moverOf(adjuster, perTurn, sheet)
     if (!shaft || !by || (shaft.kind === 'crank' && by.kind !== 'choices')) return []
@@ -79,8 +80,8 @@ export const adjusterMoves = (sheet: BuildSheet): DriveMove[] =>
 
 /** Turns of a shaft for one of the crank, without its sense. */
 function perTurnOf(sheet: BuildSheet, shaftId: string): number | undefined {
-  const shaft = sheet.shafts.find(({ id }) => id === shaftId)
-  return shaft && Math.abs(ratioValue(ratioOfShaft(sheet, shaft)))
+  const shaft = partsOf(sheet).shaft(shaftId)
+  return shaft && Math.abs(ratioValue(readDrive(sheet).ratioOf(shaft)))
 }
 
 const steps = (places: number, perTurn: number, { cycleDeg }: BuildSheet) =>

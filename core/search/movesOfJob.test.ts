@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { walkDrive } from '../drive'
+import { readDrive } from '../drive'
 import type { BuildSheet } from '../model'
 import { TOPOLOGIES } from '../starters'
 import { countedFrom, driveBench, readsLate, stagedTeeth } from '../testing/driveBench'
@@ -124,7 +124,7 @@ describe('what lies between', () => {
   })
   test('gears alone give nothing to move', () => {
     const sheet = driveBench('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
-    expect(walkDrive(sheet).undriven).toEqual([])
+    expect(readDrive(sheet).undriven).toEqual([])
     expect(moveProblemOf(sheet, readsLate(sheet, { camshaft: 9 }), 'found')).toBeUndefined()
   })
 })

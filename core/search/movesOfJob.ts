@@ -1,6 +1,7 @@
-import { hangingOrder, walkDrive } from '../drive'
+import { hangingOrder, readDrive } from '../drive'
 import { lastOf, type JobState } from '../ledger'
 import type { BuildSheet, Phase, Shaft } from '../model'
+import { partsOf } from '../sheet'
 import type { CamToSet, MoveProblem } from './moves'
 import { adjusterMoves, couplingMoves, type DriveMove } from './driveMoves'
 import { toothMoves } from './toothMoves'
@@ -38,11 +39,11 @@ const camshaftsRead = (sheet: BuildSheet, state: JobState, phase: Phase): string
 
 /** Camshafts from the crank outwards, along the pulled runs: the order in which they are set, those before held. Source: handbook 8 and 12. */
 export function camshaftsOutwards(sheet: BuildSheet): Shaft[] {
-  const { ways } = walkDrive(sheet)
+  const { ways } = readDrive(sheet)
   const placeOf = ({ id }: Shaft) => {
     const way = ways[id]
     const last = way?.findLast(({ by }) => by.kind === 'loop')
-    const loop = sheet.loops.find((one) => one.id === last?.by.id)
+    const loop = partsOf(sheet).loop(last?.by.id)
     const at = loop ? hangingOrder(sheet, loop, []).findIndex(({ memberId }) => memberId === last?.teeth?.driven.id) : 0
     return [way?.length ?? Infinity, at] as const
   }

@@ -1,6 +1,7 @@
-import { driverOf, ratioOfShaft, toothWorth } from '../drive'
+import { toothWorth, readDrive } from '../drive'
 import { readLoop, type JobState } from '../ledger'
 import type { BuildSheet, Loop, Member, Phase } from '../model'
+import { partsOf } from '../sheet'
 import { camshaftsBehind, loopsTo } from './camshaftsBehind'
 import { EFFORT, type DriveMove } from './driveMoves'
 
@@ -12,7 +13,7 @@ const MOST_ABOVE = 3
  *  it: then only with all of those loops counted, so that it is known what is to be counted afterwards. */
 export const toothMoves = (sheet: BuildSheet, state: JobState, phase: Phase): DriveMove[] =>
   sheet.loops.flatMap((loop) => {
-    const driver = driverOf(sheet, loop)
+    const driver = readDrive(sheet).driverOf(loop)
     const behind = camshaftsBehind(sheet, ({ by }) => by.id === loop.id)
     if (!driver || behind.length === 0) return []
     const endsHere = (ids: readonly string[]) => ids.every((id) => loopsTo(sheet, id).at(-1) === loop.id)
@@ -39,15 +40,15 @@ export const toothMoves = (sheet: BuildSheet, state: JobState, phase: Phase): Dr
 
 /** Teeth of a wheel to the cycle, whole where they are. */
 function placesOf(sheet: BuildSheet, memberId: string): number | undefined {
-  const member: Member | undefined = sheet.members.find(({ id }) => id === memberId)
-  const shaft = sheet.shafts.find(({ id }) => id === member?.shaftId)
+  const member: Member | undefined = partsOf(sheet).member(memberId)
+  const shaft = partsOf(sheet).shaft(member?.shaftId)
   if (!member?.teeth || !shaft) return undefined
-  const places = sheet.cycleDeg / toothWorth(member.teeth.value, ratioOfShaft(sheet, shaft)).crankDeg
+  const places = sheet.cycleDeg / toothWorth(member.teeth.value, readDrive(sheet).ratioOf(shaft)).crankDeg
   return Math.abs(places - Math.round(places)) < 1e-9 ? Math.round(places) : places
 }
 
 function loopIsCounted(sheet: BuildSheet, state: JobState, phase: Phase, loopId: string): boolean {
-  const loop = sheet.loops.find(({ id }) => id === loopId)
+  const loop = partsOf(sheet).loop(loopId)
   return loop !== undefined && readLoop(sheet, loop, state.counts, phase, state.seats).lateness.length > 0
 }
 

@@ -1,1 +1,3 @@
+export * from './oncePerSheet'
+export * from './partsOf'
 export * from './rivals'

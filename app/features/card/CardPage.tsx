@@ -3,6 +3,7 @@ import { useParams } from 'react-router'
 import { judgeGuard } from '@link-count/core/guard'
 import { allOf, lastIn, verdictOfCount } from '@link-count/core/ledger'
 import { readMarks } from '@link-count/core/marks'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatInches, formatLateness, formatMm } from '@link-count/core/units'
 import { selectJobView, type JobView } from '../../domain/views'
 import { useAppSelector } from '../../store'
@@ -176,7 +177,7 @@ function Card({ view }: { view: JobView }) {
         {allOf(state, 'target').map(({ id, shaftId, latenessDeg, reason }) => (
           <p key={id}>
             <strong>
-              {sheet.shafts.find((shaft) => shaft.id === shaftId)?.name} meant to stand {formatLateness(latenessDeg)}:
+              {partsOf(sheet).shaft(shaftId)?.name} meant to stand {formatLateness(latenessDeg)}:
             </strong>{' '}
             {reason}
           </p>

@@ -1,6 +1,7 @@
-import { solveLoop, toothWorth, walkDrive } from '@link-count/core/drive'
+import { toothWorth, readDrive } from '@link-count/core/drive'
 import { readLoop } from '@link-count/core/ledger'
 import type { BuildSheet, Loop } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed } from '@link-count/core/units'
 import { gapCosts, loopWords } from '../../ui/wording'
 import { ChainIdentity } from './ChainIdentity'
@@ -34,8 +35,8 @@ export function DriveCheck() {
 
 /** Ratios by the teeth, against what the engine wants; what nothing drives; ways round that disagree. */
 function RatioWords({ sheet }: { sheet: BuildSheet }) {
-  const { wrong, conflicts, undriven } = walkDrive(sheet)
-  const nameOf = (id: string) => sheet.shafts.find((shaft) => shaft.id === id)?.name ?? id
+  const { wrong, conflicts, undriven } = readDrive(sheet)
+  const nameOf = (id: string) => partsOf(sheet).shaft(id)?.name ?? id
   const waiting = sheet.members.some(
     ({ teeth, shaftId, kind }) => shaftId && (kind === 'sprocket' || kind === 'pulley' || kind === 'gear') && !teeth,
   )
@@ -66,13 +67,13 @@ function RatioWords({ sheet }: { sheet: BuildSheet }) {
 }
 
 function LoopCheck({ sheet, loop }: { sheet: BuildSheet; loop: Loop }) {
-  const solved = solveLoop(sheet, loop)
+  const solved = readDrive(sheet).solved(loop)
   const { sections } = readLoop(sheet, loop, [])
-  const { ratios } = walkDrive(sheet)
+  const { ratios } = readDrive(sheet)
   const several = sheet.loops.length > 1
   const wheels = loop.path.flatMap(({ memberId }) => {
-    const member = sheet.members.find(({ id }) => id === memberId)
-    const shaft = sheet.shafts.find(({ id }) => id === member?.shaftId)
+    const member = partsOf(sheet).member(memberId)
+    const shaft = partsOf(sheet).shaft(member?.shaftId)
     const ratio = shaft && (ratios[shaft.id] ?? shaft.ratio)
     return member?.teeth && shaft?.kind === 'cam' && ratio
       ? [{ name: member.name, ...toothWorth(member.teeth.value, ratio) }]

@@ -1,6 +1,7 @@
 import { NativeSelect } from '@mantine/core'
 import { fitDistances, pointOf } from '@link-count/core/drive'
 import { sheetLimits, type Position, type Shaft } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed } from '@link-count/core/units'
 import { withValue, type SheetChange } from './sheetChanges'
 import { useSheetEditor } from './SheetEditor'
@@ -84,7 +85,7 @@ function Polar({
 }) {
   const now = position ?? { how: 'polar' as const, fromShaftId: crankId }
   const { sheet, apply } = useSheetEditor()
-  const from = sheet.shafts.find((shaft) => shaft.id === now.fromShaftId)?.name.toLowerCase() ?? 'crank'
+  const from = partsOf(sheet).shaft(now.fromShaftId)?.name.toLowerCase() ?? 'crank'
   const polar = (place: Position | undefined): PolarPlace =>
     place?.how === 'polar' ? place : { how: 'polar', fromShaftId: crankId }
   return (
@@ -133,7 +134,7 @@ function Distances({
 }) {
   const { sheet, apply } = useSheetEditor()
   const placed = fitDistances(sheet, position)
-  const nameOf = (shaftId: string) => sheet.shafts.find((shaft) => shaft.id === shaftId)?.name.toLowerCase() ?? ''
+  const nameOf = (shaftId: string) => partsOf(sheet).shaft(shaftId)?.name.toLowerCase() ?? ''
   const distances = (place: Position | undefined): DistancesPlace => (place?.how === 'distances' ? place : position)
   const spare = others.find((shaft) => !position.from.some(({ shaftId }) => shaftId === shaft.id))
   const point = pointOf(sheet, position)

@@ -1,17 +1,18 @@
-import { findRepeats } from '@link-count/core/drive'
+import { readDrive } from '@link-count/core/drive'
 import type { BuildSheet } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { Fold } from '../../ui/Fold'
 
 const turnsWords = (turns: number) => (turns === 1 ? 'every turn' : `every ${turns} turns`)
 
 /** After how many crank turns marks and painted links meet again, and what not meeting proves. */
 export function RepeatTable({ sheet }: { readonly sheet: BuildSheet }) {
-  const { shafts, loops, meshes, allTurns } = findRepeats(sheet)
+  const { shafts, loops, meshes, allTurns } = readDrive(sheet).repeats
   if (loops.length === 0 && meshes.length === 0) return null
   const nameOf = (list: readonly { id: string; name: string }[], id: string) =>
     list.find((one) => one.id === id)?.name ?? id
   const gear = (couplingId: string) => {
-    const coupling = sheet.couplings.find(({ id }) => id === couplingId)
+    const coupling = partsOf(sheet).coupling(couplingId)
     return [coupling?.fromId, coupling?.toId].map((id) => nameOf(sheet.members, id ?? '').toLowerCase()).join(' and ')
   }
   return (

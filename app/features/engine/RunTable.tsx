@@ -1,16 +1,17 @@
-import { solveLoop } from '@link-count/core/drive'
+import { readDrive } from '@link-count/core/drive'
 import type { BuildSheet } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed } from '@link-count/core/units'
 import { Fold } from '../../ui/Fold'
 
 /** Every run and wrap of every loop, in the order of travel, to check by calliper and by eye. */
 export function RunTable({ sheet }: { readonly sheet: BuildSheet }) {
   const solved = sheet.loops.flatMap((loop) => {
-    const one = solveLoop(sheet, loop)
+    const one = readDrive(sheet).solved(loop)
     return one.ok && one.value.drawn === 'toScale' ? [{ loop, value: one.value }] : []
   })
   if (solved.length === 0) return null
-  const nameOf = (id: string) => sheet.members.find((member) => member.id === id)?.name ?? id
+  const nameOf = (id: string) => partsOf(sheet).member(id)?.name ?? id
   return (
     <Fold title="Runs and wraps">
       {solved.map(({ loop, value }) => (

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
+import { readDrive } from '@link-count/core/drive'
 import { buildSheetSchema, type BuildSheet, type Loop } from '@link-count/core/model'
-import { walkDrive } from '@link-count/core/drive'
 import { beginSheet, TOPOLOGIES } from '@link-count/core/starters'
 import {
   addCoupling,
@@ -67,7 +67,7 @@ test('a gear put in mesh is driven, the other way round', () => {
   })
   const sheet = teeth(addGearOn('cam-gear')(begin('gearsOnly')))
   holds(sheet)
-  expect(walkDrive(sheet).ratios[sheet.shafts.at(-1)?.id ?? '']).toEqual({ num: -1, den: 1 })
+  expect(readDrive(sheet).ratios[sheet.shafts.at(-1)?.id ?? '']).toEqual({ num: -1, den: 1 })
 })
 
 test('taking a camshaft off takes its lobes and frees what was placed from it', () => {

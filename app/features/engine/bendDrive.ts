@@ -1,5 +1,6 @@
 import { nanoid } from 'nanoid'
 import type { BuildSheet, Coupling, Loop, Mark, Member, Shaft } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import type { SheetChange } from './sheetChanges'
 
 const nextName = (names: readonly string[], base: string) => {
@@ -37,7 +38,7 @@ const onLoop = (loopId: string, wheel: Member) => (loops: readonly Loop[]) =>
 export const addWheelOn =
   (loop: Loop, shaftId: string): SheetChange =>
   (sheet) => {
-    const shaft = sheet.shafts.find(({ id }) => id === shaftId)
+    const shaft = partsOf(sheet).shaft(shaftId)
     if (!shaft) return sheet
     const { wheel, mark } = wheelFor(sheet, loop.kind, shaft)
     return {
@@ -77,7 +78,7 @@ export const addLoop =
 export const removeLoop =
   (loopId: string): SheetChange =>
   (sheet) => {
-    const loop = sheet.loops.find(({ id }) => id === loopId)
+    const loop = partsOf(sheet).loop(loopId)
     const meshed = new Set(sheet.couplings.flatMap(({ fromId, toId }) => [fromId, toId]))
     const gone = new Set(loop?.path.map(({ memberId }) => memberId).filter((id) => !meshed.has(id)))
     return {
@@ -104,7 +105,7 @@ export const removeCoupling =
 export const addHub =
   (shaftId: string): SheetChange =>
   (sheet) => {
-    const shaft = sheet.shafts.find(({ id }) => id === shaftId)
+    const shaft = partsOf(sheet).shaft(shaftId)
     if (!shaft) return sheet
     const hub: Member = { id: `hub-${freshId()}`, name: `${shaft.name} end`, kind: 'hub', shaftId }
     return { ...sheet, members: [...sheet.members, hub], marks: [...sheet.marks, markOn(hub)] }

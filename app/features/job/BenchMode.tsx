@@ -2,6 +2,7 @@ import { FocusTrap } from '@mantine/core'
 import { useEffect } from 'react'
 import { movesOf } from '@link-count/core/drive'
 import { readLoop } from '@link-count/core/ledger'
+import { partsOf } from '@link-count/core/sheet'
 import { stepTitle } from '../../ui/wording'
 import { verdictTitle } from '../../ui/wording'
 import { GuardShape } from '../../ui/GuardShape'
@@ -72,7 +73,7 @@ export function BenchMode({
 
 /** The first move that the counts of the step shown ask for. */
 function firstMove(step: Step, { state, sheet }: JobView, side: Side): string | undefined {
-  const loop = step.kind === 'chainOnCount' ? sheet.loops.find(({ id }) => id === step.targetIds[0]) : undefined
+  const loop = step.kind === 'chainOnCount' ? partsOf(sheet).loop(step.targetIds[0]) : undefined
   if (!loop) return undefined
   const { sections, found, lateness } = readLoop(sheet, loop, state.counts, 'set', state.seats)
   const move = movesOf(sections, lateness, found).moves.find(({ layTeeth }) => layTeeth !== 0)

@@ -2,6 +2,7 @@ import { NativeSelect } from '@mantine/core'
 import { useState } from 'react'
 import { judgeFiring } from '@link-count/core/cylinders'
 import { cycleEvents, eventsPassed } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { wrapToCycle } from '@link-count/core/units'
 import { Dialog } from '../../ui/Dialog'
 import { wheelAsSeen } from '../../ui/job'
@@ -21,7 +22,7 @@ export function NextCylinder({ onClose }: { readonly onClose: () => void }) {
   const known = sheet.cylinders.filter(({ id }) => places[id] !== undefined).sort((a, b) => ahead(a.id) - ahead(b.id))
   const [chosen, setChosen] = useState(known[0]?.id ?? '')
   const deg = places[chosen]
-  const name = sheet.cylinders.find(({ id }) => id === chosen)?.name ?? ''
+  const name = partsOf(sheet).cylinder(chosen)?.name ?? ''
   const event = sheet.cycleDeg === 720 ? 'firing TDC' : 'TDC'
   const passed =
     from === undefined || deg === undefined

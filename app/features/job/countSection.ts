@@ -1,4 +1,4 @@
-import { spokenOf, driverOf, type Section } from '@link-count/core/drive'
+import { spokenOf, type Section, readDrive } from '@link-count/core/drive'
 import { readLoop } from '@link-count/core/ledger'
 import type { EntryOf, Loop, Phase } from '@link-count/core/model'
 import { stepKinds, type Step, type StepKindRecord } from '@link-count/core/runSheet'
@@ -51,7 +51,7 @@ export const sectionDraftKey = (jobId: string, stepId: string) => `${jobId}:${st
 
 /** The wheel that a section's count speaks of. */
 export const wheelOf = ({ sheet }: Pick<JobView, 'sheet'>, { loop, section }: Countable) =>
-  spokenOf(sheet, section, driverOf(sheet, loop)?.id)
+  spokenOf(sheet, section, readDrive(sheet).driverOf(loop)?.id)
 
 /** What is counted on a loop, one and many. */
 export const unitOf = ({ kind }: Pick<Loop, 'kind'>) =>

@@ -1,5 +1,6 @@
-import { ratioOfShaft } from '@link-count/core/drive'
+import { readDrive } from '@link-count/core/drive'
 import type { BuildSheet, Loop } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { ratioValue, type Side } from '@link-count/core/units'
 import { handWords } from '../../ui/wording'
 
@@ -11,9 +12,9 @@ export function moveWords(
   side: Side,
 ): string {
   const teeth = Math.abs(layTeeth) === 1 ? 'one tooth' : `${Math.abs(layTeeth)} teeth`
-  const member = sheet.members.find(({ id }) => id === memberId)
-  const shaft = sheet.shafts.find(({ id }) => id === member?.shaftId)
+  const member = partsOf(sheet).member(memberId)
+  const shaft = partsOf(sheet).shaft(member?.shaftId)
   // A shaft that runs against the crank sees the other hand.
-  const runs = shaft && ratioValue(ratioOfShaft(sheet, shaft)) < 0 ? -1 : 1
+  const runs = shaft && ratioValue(readDrive(sheet).ratioOf(shaft)) < 0 ? -1 : 1
   return `Lay the ${loop.name.toLowerCase()} ${teeth} further round the ${member?.name.toLowerCase() ?? 'sprocket'}, ${handWords(runs * layTeeth, sheet, side)}.`
 }

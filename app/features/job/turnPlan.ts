@@ -1,5 +1,6 @@
 import { planTurn, type TurnPlan } from '@link-count/core/guard'
 import { cycleEvents, nextEvent, type CycleEvent, type Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed, wrapTo360 } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 
@@ -14,7 +15,7 @@ export function targetOfStep(step: Step, view: JobView): TurnTarget | undefined 
   const place = groups.find(({ steps }) => steps.some(({ id }) => id === step.id))?.crankAt
   if (!place) return undefined
   const { at, deg } = place
-  const zeroName = sheet.cylinders.find(({ id }) => id === sheet.zeroCylinderId)?.name ?? ''
+  const zeroName = partsOf(sheet).cylinder(sheet.zeroCylinderId)?.name ?? ''
   const words = {
     tdc: `TDC of cylinder ${zeroName}`,
     mark: `${fixed(deg, 1)}° of the crank, where its mark meets`,
@@ -25,7 +26,7 @@ export function targetOfStep(step: Step, view: JobView): TurnTarget | undefined 
 
 export function poseWords({ sheet }: Pick<JobView, 'sheet'>): string {
   const { event, cylinderId, crankDeg } = sheet.referencePose
-  const name = sheet.cylinders.find(({ id }) => id === cylinderId)?.name ?? ''
+  const name = partsOf(sheet).cylinder(cylinderId)?.name ?? ''
   if (event === 'other') return `${fixed(crankDeg.value, 1)}° of the crank`
   return `${event === 'firingTdc' ? 'firing' : 'overlap'} TDC, cylinder ${name}`
 }
@@ -46,7 +47,7 @@ export function nextThing(view: JobView): { event: CycleEvent; aheadDeg: number 
 }
 
 export function eventWords(event: CycleEvent, view: Pick<JobView, 'sheet'>): string {
-  const name = view.sheet.cylinders.find(({ id }) => id === event.cylinderId)?.name ?? ''
+  const name = partsOf(view.sheet).cylinder(event.cylinderId)?.name ?? ''
   switch (event.kind) {
     case 'firingTdc':
       return `firing TDC, cylinder ${name}`

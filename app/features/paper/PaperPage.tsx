@@ -10,6 +10,7 @@ import {
   type PaperSize,
 } from '@link-count/core/paper'
 import { layOutRim, type RimPlace } from '@link-count/core/rim'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatMm, otherHand, wrapTo360, wrapToSigned180, type Hand } from '@link-count/core/units'
 import { newestSheet } from '../../domain/sheets'
 import { screenSlice } from '../../domain/screen'
@@ -232,7 +233,7 @@ function runningFrom(sheet: BuildSheet, side: 'timing' | 'opposite'): Hand {
 }
 
 function Places({ places, laid, sheet }: { places: readonly RimPlace[]; laid: string; sheet: BuildSheet }) {
-  const zero = sheet.cylinders.find(({ id }) => id === sheet.zeroCylinderId)?.name
+  const zero = partsOf(sheet).cylinder(sheet.zeroCylinderId)?.name
   const of = sheet.cylinders.length > 1 ? ` of ${zero}` : ''
   const other = otherHand(laid as Hand)
   return (

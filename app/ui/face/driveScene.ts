@@ -5,14 +5,14 @@ import {
   markSeat,
   paintedPlaces,
   placeOnPath,
-  ratioOfShaft,
   shaftPoint,
-  solveLoop,
   type LoopError,
   type SolvedLoop,
+  readDrive,
 } from '@link-count/core/drive'
 import { directionDeg, distance, type Point } from '@link-count/core/geometry'
 import type { BuildSheet, Loop, Mark, Member } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { planeSign, ratioValue } from '@link-count/core/units'
 import type { PaintedPin } from './paintLinks'
 
@@ -76,16 +76,16 @@ export const AS_MARKED: SceneState = { offLoops: [], latePitches: {}, shaftOffDe
 export function makeDriveScene(sheet: BuildSheet, { offLoops, latePitches, shaftOffDeg }: SceneState): DriveScene {
   const running = planeSign(sheet.running?.value ?? 'clockwise')
   const poseDeg = sheet.referencePose.crankDeg.value
-  const solvedLoops = sheet.loops.map((loop) => ({ loop, solved: solveLoop(sheet, loop) }))
+  const solvedLoops = sheet.loops.map((loop) => ({ loop, solved: readDrive(sheet).solved(loop) }))
   const errors = solvedLoops.flatMap(({ loop, solved }) =>
     solved.ok ? [] : [{ loopId: loop.id, error: solved.error }],
   )
-  const memberOf = (id: string) => sheet.members.find((one) => one.id === id)
-  const shaftOf = (memberId: string) => sheet.shafts.find(({ id }) => id === memberOf(memberId)?.shaftId)
+  const memberOf = (id: string) => partsOf(sheet).member(id)
+  const shaftOf = (memberId: string) => partsOf(sheet).shaft(memberOf(memberId)?.shaftId)
   /** Plane degrees of a member for one crank degree. */
   const speedOf = (memberId: string) => {
     const shaft = shaftOf(memberId)
-    return shaft ? running * ratioValue(ratioOfShaft(sheet, shaft)) : looseSpeedOf(memberId)
+    return shaft ? running * ratioValue(readDrive(sheet).ratioOf(shaft)) : looseSpeedOf(memberId)
   }
   /** A toothed idler or tensioner has no shaft of the drive: the loop turns it, tooth by pitch. */
   const looseSpeedOf = (memberId: string): number => {
@@ -174,7 +174,7 @@ export function makeDriveScene(sheet: BuildSheet, { offLoops, latePitches, shaft
     const driverTeeth = solved.members.find(({ memberId }) => memberId === solved.driverId)?.teeth ?? 1
     const perDeg = (driverTeeth * Math.abs(speedOf(solved.driverId ?? ''))) / 360
     const pitchesTo = (markId: string) => {
-      const mark = sheet.marks.find(({ id }) => id === markId)
+      const mark = partsOf(sheet).mark(markId)
       const teeth = mark && memberOf(mark.memberId)?.teeth?.value
       if (!mark || !teeth) return undefined
       const deg = (seats.get(mark.memberId) ?? 0) + markAngleDeg(mark, teeth)
@@ -234,21 +234,21 @@ function wheelsOf(sheet: BuildSheet, solved: readonly SolvedLoop[]): Wheel[] {
     sheet.shafts.some(({ id, kind }) => id === shaftId && kind === 'crank')
   const onLoops = solved.flatMap(({ members, path }) =>
     members.flatMap(({ memberId, teeth, centre, radiusMm, kind, shaftId }): Wheel[] => {
-      const name = sheet.members.find(({ id }) => id === memberId)?.name ?? ''
+      const name = partsOf(sheet).member(memberId)?.name ?? ''
       return teeth
         ? [{ memberId, name, kind, teeth, centre, radiusMm, pitchMm: path.pitchMm, isCrank: isCrank(shaftId) }]
         : []
     }),
   )
   const placeOf = (shaftId: string | undefined) => {
-    const shaft = sheet.shafts.find(({ id }) => id === shaftId)
+    const shaft = partsOf(sheet).shaft(shaftId)
     const onLoop = onLoops.find(({ memberId }) =>
       sheet.members.some((one) => one.id === memberId && one.shaftId === shaftId),
     )
     return (shaft && shaftPoint(sheet, shaft)) ?? onLoop?.centre
   }
   const gears = sheet.couplings.flatMap(({ kind, fromId, toId }): Wheel[] => {
-    const pair = [fromId, toId].map((id) => sheet.members.find((one) => one.id === id))
+    const pair = [fromId, toId].map((id) => partsOf(sheet).member(id))
     const [a, b] = pair
     const [from, to] = pair.map((one) => placeOf(one?.shaftId))
     if (kind !== 'gearMesh' || !a?.teeth || !b?.teeth || !from || !to) return []

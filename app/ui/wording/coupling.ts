@@ -1,4 +1,5 @@
 import type { BuildSheet, Coupling } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 
 /** What one place of a coupling is called. */
 export const placeWords: Record<
@@ -12,7 +13,7 @@ export const placeWords: Record<
 }
 
 export const couplingName = ({ kind, toId }: Coupling, sheet: BuildSheet) =>
-  `${placeWords[kind].name} of the ${sheet.shafts.find(({ id }) => id === toId)?.name.toLowerCase() ?? 'shaft'}`
+  `${placeWords[kind].name} of the ${partsOf(sheet).shaft(toId)?.name.toLowerCase() ?? 'shaft'}`
 
 /** "two places on", "1 place back", "where it was"; on = the driven shaft further in its running direction. */
 export const placesWords = (steps: number) =>

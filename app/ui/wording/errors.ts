@@ -3,6 +3,7 @@ import type { FileError } from '@link-count/core/file'
 import type { LoopError, LoopGap } from '@link-count/core/drive'
 import type { SliderCrankError } from '@link-count/core/kinematics'
 import type { BuildSheet } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed, type AngleError, type NumberError } from '@link-count/core/units'
 import type { PairError } from '@link-count/core/zero'
 import { asBelt } from './belt'
@@ -53,7 +54,7 @@ export function sliderCrankWords(error: SliderCrankError): string {
   }
 }
 
-const memberName = (sheet: BuildSheet, id: string) => sheet.members.find((member) => member.id === id)?.name ?? id
+const memberName = (sheet: BuildSheet, id: string) => partsOf(sheet).member(id)?.name ?? id
 
 export const loopWords = (error: LoopError, sheet: BuildSheet): string => asBelt(chainWords(error, sheet), sheet)
 

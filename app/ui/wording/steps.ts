@@ -1,5 +1,6 @@
 import type { BuildSheet } from '@link-count/core/model'
 import type { CautionId, Hindrance, Step, StepKind } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 
 export const stepTitles: Record<StepKind, string> = {
   makeSafe: 'Make safe',
@@ -16,12 +17,10 @@ export const stepTitles: Record<StepKind, string> = {
   card: 'Card',
 }
 
-type Named = Pick<BuildSheet, 'shafts' | 'members' | 'loops' | 'cylinders'>
-
 /** A step by its title, with what it is done on where the run sheet has several of its kind; a belt is not called a chain. */
-export function stepTitle({ kind, targetIds }: Pick<Step, 'kind' | 'targetIds'>, sheet: Named): string {
+export function stepTitle({ kind, targetIds }: Pick<Step, 'kind' | 'targetIds'>, sheet: BuildSheet): string {
   const [target] = targetIds
-  const loop = sheet.loops.find(({ id }) => id === target)
+  const loop = partsOf(sheet).loop(target)
   const plain = stepTitles[kind]
   const title = loop?.kind === 'toothedBelt' ? plain.replace('Chain', 'Belt').replace('chain', 'belt') : plain
   const several: Partial<Record<StepKind, readonly { id: string; name: string }[]>> = {

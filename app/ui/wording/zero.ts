@@ -3,6 +3,7 @@ import type { JobState } from '@link-count/core/ledger'
 import type { MarkVerdict } from '@link-count/core/marks'
 import type { BuildSheet, RimMark, WheelScale } from '@link-count/core/model'
 import { ok, type Result } from '@link-count/core/result'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatMm, wrapToSigned180 } from '@link-count/core/units'
 import type { Drift, DriftAnswer, ZeroMethod } from '@link-count/core/zero'
 
@@ -42,7 +43,7 @@ export function claimWords(
   { claimDeg, cylinderId }: Pick<RimMark, 'claimDeg' | 'cylinderId'>,
   sheet: BuildSheet,
 ): string {
-  const name = sheet.cylinders.find(({ id }) => id === cylinderId)?.name ?? ''
+  const name = partsOf(sheet).cylinder(cylinderId)?.name ?? ''
   return claimDeg ? `${aboutTdc(claimDeg.value)} of ${name}` : ''
 }
 
@@ -53,7 +54,7 @@ export function markVerdictWords(verdict: MarkVerdict, sheet: BuildSheet): strin
     case 'displaced':
       return 'Out by more than the ±: the ring may have slipped on its rubber, or the pulley belongs to another engine. Do not set by it.'
     case 'otherCylinder':
-      return `It stands where TDC of cylinder ${sheet.cylinders.find(({ id }) => id === verdict.cylinderId)?.name ?? ''} is.`
+      return `It stands where TDC of cylinder ${partsOf(sheet).cylinder(verdict.cylinderId)?.name ?? ''} is.`
     case 'maybeSpark':
       return `It stands ${fixed(verdict.beforeDeg, 1)}° before TDC: it may be cut for the spark. Or the ring has slipped.`
     case 'decoy':

@@ -1,6 +1,7 @@
-import { ratioOfShaft } from '../../drive'
+import { readDrive } from '../../drive'
 import { entryShape } from '../../model/entryShape'
 import * as field from '../../model/fields'
+import { partsOf } from '../../sheet'
 import { degFromRad, ratioValue } from '../../units'
 import { withZero, type Bench, type CamWay, type ReadLateness } from './way'
 
@@ -26,8 +27,8 @@ export function latenessFromGauge(
   shaftId: string,
   { offMm, radiusMm }: { readonly offMm: number; readonly radiusMm: number },
 ): ReadLateness {
-  const shaft = sheet.shafts.find(({ id }) => id === shaftId)
-  const ratio = shaft && Math.abs(ratioValue(ratioOfShaft(sheet, shaft)))
+  const shaft = partsOf(sheet).shaft(shaftId)
+  const ratio = shaft && Math.abs(ratioValue(readDrive(sheet).ratioOf(shaft)))
   if (!ratio || radiusMm <= 0 || Math.abs(offMm) > radiusMm) return 'noRadius'
   const perMm = degFromRad(1) / radiusMm / ratio
   return {

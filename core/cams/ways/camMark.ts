@@ -1,6 +1,7 @@
 import { markPoseDeg } from '../../drive'
 import { entryShape } from '../../model/entryShape'
 import * as field from '../../model/fields'
+import { partsOf } from '../../sheet'
 import { wrapToSigned } from '../../units'
 import { withZero, type CamWay } from './way'
 
@@ -31,7 +32,7 @@ export const camMark: CamWay<'camMark'> = {
   shaftOf: (_sheet, { shaftId }) => shaftId,
   thingOf: ({ shaftId }) => shaftId,
   lateness: withZero(({ sheet, zero, wheelSigmaDeg }, { markId, wheelDeg }) => {
-    const mark = sheet.marks.find(({ id }) => id === markId)
+    const mark = partsOf(sheet).mark(markId)
     return {
       latenessDeg: camMarkLateness({ wheelDeg, zero, poseDeg: markPoseDeg(sheet, mark) }),
       sigmaDeg: Math.hypot(MARK_BY_EYE_SIGMA_DEG, wheelSigmaDeg, zero.sigmaDeg),

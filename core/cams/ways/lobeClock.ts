@@ -1,7 +1,8 @@
-import { ratioOfShaft } from '../../drive'
+import { readDrive } from '../../drive'
 import type { BuildSheet, Cam } from '../../model/buildSheet'
 import { entryShape } from '../../model/entryShape'
 import * as field from '../../model/fields'
+import { partsOf } from '../../sheet'
 import { planeSign, ratioValue, wrapToCycle, wrapToSigned } from '../../units'
 import { camSpec } from '../camSpec'
 import { camOf, onLobe } from './ofCam'
@@ -19,7 +20,7 @@ export const lobeClockShape = entryShape('lobeClock', 'Where a lobe was seen to 
  *  without the place it points to at full lift, or its centre. */
 export function lobeHour(sheet: BuildSheet, cam: Cam, crankDeg: number): number | undefined {
   const { centreOnCycleDeg } = camSpec(sheet, cam)
-  const shaft = sheet.shafts.find(({ id }) => id === cam.shaftId)
+  const shaft = partsOf(sheet).shaft(cam.shaftId)
   if (centreOnCycleDeg === undefined || !cam.fullLiftClock || !shaft) return undefined
   return wrapToCycle(cam.fullLiftClock.value + hoursPerDeg(sheet, cam) * (crankDeg - centreOnCycleDeg), 12)
 }
@@ -41,8 +42,8 @@ export function latenessFromClock(
 
 /** Hours that a lobe turns clockwise, seen from the timing side, for one degree of the crank. */
 function hoursPerDeg(sheet: BuildSheet, cam: Cam): number {
-  const shaft = sheet.shafts.find(({ id }) => id === cam.shaftId)
-  const ratio = shaft ? ratioValue(ratioOfShaft(sheet, shaft)) : 0.5
+  const shaft = partsOf(sheet).shaft(cam.shaftId)
+  const ratio = shaft ? ratioValue(readDrive(sheet).ratioOf(shaft)) : 0.5
   return (-planeSign(sheet.running?.value ?? 'clockwise') * ratio) / 30
 }
 

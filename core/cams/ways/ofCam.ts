@@ -1,7 +1,8 @@
 import type { BuildSheet, Cam } from '../../model/buildSheet'
+import { partsOf } from '../../sheet'
 
 export const camOf = (sheet: BuildSheet, { camId }: { readonly camId: string }): Cam | undefined =>
-  sheet.cams.find(({ id }) => id === camId)
+  partsOf(sheet).cam(camId)
 
 /** Of a reading made on one lobe: its camshaft, and the lobe. */
 export const onLobe = {

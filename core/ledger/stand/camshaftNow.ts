@@ -1,5 +1,5 @@
+import { readDrive } from '../../drive'
 import type { BuildSheet } from '../../model/buildSheet'
-import { driveMapOf } from './behind'
 import type { CamshaftStand, Stand } from './stand'
 
 /** How a camshaft is, by what was said of it and by what drives it: one whose loop or coupling is undone, and of which nothing else was said, is free. */
@@ -9,7 +9,7 @@ export function camshaftNow(
   shaftId: string,
 ): { readonly is: CamshaftStand['is']; readonly loose: boolean; readonly seenShut: boolean } {
   const said = camshafts.get(shaftId)
-  const way = driveMapOf(sheet).way(shaftId)
+  const way = readDrive(sheet).holdsBy(shaftId)
   const links = way
     ? way.map(({ kind, id }) => (kind === 'loop' ? loops : couplings).get(id)?.is)
     : [...loops.values(), ...couplings.values()].map(({ is }) => is)

@@ -4,7 +4,7 @@ import type { Entry, EntryOf } from '../../model/entry'
 import { rivalSheets } from '../../sheet'
 import { startRotation, type Rotation } from '../rotation'
 import type { Seats } from '../sectionCounts'
-import type { DriveMap } from './behind'
+import type { Holding } from '../../drive'
 import type { Knew } from './knowing'
 import type {
   CamshaftStand,
@@ -32,7 +32,7 @@ export interface StandDraft {
   readonly sheets: ReadonlyMap<string, BuildSheet>
   jobId: string
   sheet: BuildSheet
-  map: DriveMap
+  map: Holding
   said: Map<string, readonly Said[]>
   disputes: Map<string, Dispute>
   lost: readonly LostJob[]

@@ -1,6 +1,6 @@
-import { ratioOfShaft, toothWorth } from '../../drive'
+import { toothWorth, readDrive } from '../../drive'
 import type { BuildSheet } from '../../model/buildSheet'
-import { driveMapOf } from './behind'
+import { partsOf } from '../../sheet'
 
 /** A usual trim where the build sheet has none (handbook 13, common practice, no source). */
 export const USUAL_TRIM_DEG = 4
@@ -19,12 +19,12 @@ export function safeOutOf(
   shaftId: string,
 ): { readonly deg: number; readonly from: 'sheet' | 'tooth' | 'usual' } {
   if (sheet.safeOutDeg) return { deg: sheet.safeOutDeg.value, from: 'sheet' }
-  const shaft = sheet.shafts.find(({ id }) => id === shaftId)
-  const link = driveMapOf(sheet)
-    .way(shaftId)
+  const shaft = partsOf(sheet).shaft(shaftId)
+  const link = readDrive(sheet)
+    .holdsBy(shaftId)
     ?.findLast(({ memberId }) => memberId !== undefined)
-  const member = sheet.members.find(({ id }) => id === link?.memberId)
+  const member = partsOf(sheet).member(link?.memberId)
   if (!shaft || !member?.teeth) return { deg: SAFE_OUT_WITHOUT_TEETH_DEG, from: 'usual' }
-  const toothDeg = toothWorth(member.teeth.value, ratioOfShaft(sheet, shaft)).crankDeg
+  const toothDeg = toothWorth(member.teeth.value, readDrive(sheet).ratioOf(shaft)).crankDeg
   return toothDeg <= MOST_SAFE_OUT_DEG ? { deg: toothDeg, from: 'tooth' } : { deg: MOST_SAFE_OUT_DEG, from: 'usual' }
 }

@@ -1,9 +1,9 @@
+import { readDrive } from '../../drive'
 import type { BuildSheet } from '../../model/buildSheet'
 import type { Job } from '../../model/engine'
 import type { Entry } from '../../model/entry'
 import { rotationCarried } from '../rotation'
 import { isNothing, kindOf } from '../kinds'
-import { driveMapOf } from './behind'
 import { copyOfStand, standOf, startStand, type StandDraft } from './draft'
 import type { EngineRead } from './engineRead'
 import { asItCame, couplingsOf } from './links'
@@ -31,7 +31,7 @@ export function foldStand(read: EngineRead): {
   const someJob = read.figures.values().next().value
   if (!someJob) return { stand: undefined, ends }
   const { figures, knew, sheets, lost } = read
-  const draft = startStand({ knew, figures, sheets, jobId: '', sheet: someJob.sheet, map: driveMapOf(someJob.sheet) })
+  const draft = startStand({ knew, figures, sheets, jobId: '', sheet: someJob.sheet, map: readDrive(someJob.sheet) })
   const folding: Folding = { draft, begun: new Set(), waiting: [...lost.values()] }
   const lastOf = new Map(read.live.map(({ id, jobId }) => [jobId, id]))
   for (const entry of read.live) {
@@ -97,7 +97,7 @@ function forget(folding: Folding, isOver: (counter: number | undefined) => boole
 function putSheet(draft: StandDraft, jobId: string, sheet: BuildSheet): void {
   draft.jobId = jobId
   draft.sheet = sheet
-  draft.map = driveMapOf(sheet)
+  draft.map = readDrive(sheet)
   // One that was said to be gone, or another one now, and stands on this sheet, is as it was then.
   for (const { id } of sheet.loops) if (!draft.loops.has(id)) draft.loops.set(id, draft.gone.get(id) ?? asItCame)
   for (const { id } of couplingsOf(sheet))

@@ -1,6 +1,5 @@
 export * from './stand'
 export * from './knowing'
-export * from './behind'
 export * from './figures'
 export * from './camshaftNow'
 export * from './overlap'

@@ -1,5 +1,6 @@
 import type { BuildSheet } from '../../model/buildSheet'
 import type { Entry, EntryOf } from '../../model/entry'
+import { partsOf } from '../../sheet'
 import { wrapToSigned } from '../../units'
 import { crankPlace } from '../rotation'
 import { seatsAfter } from '../sectionCounts'
@@ -35,8 +36,8 @@ export const setLink = (draft: StandDraft, kind: LinkKind, id: string, link: Lin
 export function keepName(draft: StandDraft, entry: Entry, id: string): void {
   const sheet = draft.sheets.get(entry.sheetId) ?? draft.sheet
   const part = [...sheet.loops, ...sheet.members, ...sheet.shafts].find((one) => one.id === id)
-  const coupling = sheet.couplings.find((one) => one.id === id)
-  const behind = coupling && sheet.shafts.find((one) => one.id === coupling.toId)?.name
+  const coupling = partsOf(sheet).coupling(id)
+  const behind = coupling && partsOf(sheet).shaft(coupling.toId)?.name
   const name = part?.name ?? (behind && `${coupling.kind} of ${behind}`)
   if (name !== undefined) draft.names.set(id, name)
 }
@@ -94,7 +95,7 @@ export function dropReadsBehind(draft: StandDraft, linkId: string): void {
 function suspectTheRest(draft: StandDraft, changedId: string): void {
   for (const shaftId of draft.map.behind(changedId)) {
     if (!readsOut(draft, shaftId)) continue
-    const way = draft.map.way(shaftId)
+    const way = draft.map.holdsBy(shaftId)
     for (const kind of ['loop', 'coupling'] as const)
       for (const [id, link] of linksOf(draft, kind))
         if (id !== changedId && (!way || way.some((one) => one.id === id)))
@@ -135,7 +136,7 @@ export function takeLoop(draft: StandDraft, entry: EntryOf<'loop'>): void {
 /** What held the loop tight says nothing more of it: that it is released has to be said again. */
 function letGoOfTensioners(draft: StandDraft, entry: EntryOf<'loop'>): void {
   const sheet = draft.sheets.get(entry.sheetId) ?? draft.sheet
-  const loop = sheet.loops.find(({ id }) => id === entry.loopId)
+  const loop = partsOf(sheet).loop(entry.loopId)
   const { totalDeg } = draft.rotation
   for (const { id, kind } of sheet.members) {
     if (kind !== 'tensioner' || !(loop?.path.some(({ memberId }) => memberId === id) ?? true)) continue
@@ -189,7 +190,7 @@ export function takeMoved(draft: StandDraft, entry: EntryOf<'moved'>): void {
 /** A wheel set otherwise on its shaft: every loop round it wants counting by other figures, a coupling behind it reading. */
 export function takeAdjusted(draft: StandDraft, entry: EntryOf<'adjusted'>): void {
   const sheet = draft.sheets.get(entry.sheetId) ?? draft.sheet
-  const memberId = sheet.adjusters.find(({ id }) => id === entry.adjusterId)?.memberId
+  const memberId = partsOf(sheet).adjuster(entry.adjusterId)?.memberId
   const round = sheet.loops.filter(({ path }) => path.some((part) => part.memberId === memberId))
   const joined = sheet.couplings.filter(({ fromId, toId }) => fromId === memberId || toId === memberId)
   // What it is a part of is not told: then it may be any.

@@ -61,7 +61,7 @@ export function putCamshaft(
 }
 
 function changeLastLink(draft: StandDraft, entry: Entry, shaftId: string): void {
-  const way = draft.map.way(shaftId)
+  const way = draft.map.holdsBy(shaftId)
   const last = way?.at(-1)
   const links = last
     ? [last]
@@ -90,7 +90,7 @@ export function takeCamSet(draft: StandDraft, entry: EntryOf<'camSet'>): void {
 /** Whether nothing holds a camshaft to the crank, or nobody knows. */
 export function isLoose(draft: StandDraft, shaftId: string): boolean {
   if (draft.camshafts.get(shaftId)?.is === 'out') return true
-  const way = draft.map.way(shaftId)
+  const way = draft.map.holdsBy(shaftId)
   const off = (kind: 'loop' | 'coupling', id: string) => linkAt(draft, kind, id).is !== 'on'
   if (way) return way.some(({ kind, id }) => off(kind === 'loop' ? 'loop' : 'coupling', id))
   return [...draft.loops.values(), ...draft.couplings.values()].some(({ is }) => is !== 'on')
@@ -109,7 +109,7 @@ function addRead(
   lateness: Lateness | undefined,
   found = false,
 ): void {
-  const way = draft.map.way(shaftId)
+  const way = draft.map.holdsBy(shaftId)
   const links = [
     ...[...draft.loops].filter(([id]) => !way || way.some((one) => one.id === id)),
     ...[...draft.couplings].filter(([id]) => !way || way.some((one) => one.id === id)),

@@ -1,13 +1,13 @@
-import { ratioOfShaft } from '../../drive'
 import { isSaid, MARK_BY_EYE_SIGMA_DEG } from '../../cams'
 import type { BuildSheet } from '../../model/buildSheet'
 import type { EntryOf } from '../../model/entry'
+import { partsOf } from '../../sheet'
 import { ratioValue, wrapToSigned } from '../../units'
-import { markPoseDeg, type WheelLateness } from '../../drive'
+import { markPoseDeg, type WheelLateness, readDrive } from '../../drive'
 import { isCamRead, latenessOfRead, thingOfRead } from '../camWitnesses'
 import { crankPlace } from '../rotation'
 import { alike, readLoop } from '../sectionCounts'
-import { driveMapOf, type WayLink } from './behind'
+import type { WayLink } from '../../drive'
 import { safeOutOf } from './figures'
 import type { LinkStand, ShaftReading, Stand } from './stand'
 
@@ -67,7 +67,7 @@ export function readsOut(proving: Proving, shaftId: string): ReadOut | undefined
     const { totalDeg } = reading
     return [{ by: 'reading', latenessDeg: lateness.latenessDeg, safeDeg, totalDeg, loopId: undefined }]
   })
-  const way = driveMapOf(proving.sheet).way(shaftId) ?? []
+  const way = readDrive(proving.sheet).holdsBy(shaftId) ?? []
   const counted = way.flatMap((link): ReadOut[] => {
     const lateness = link.kind === 'loop' ? countedLateness(proving, link) : undefined
     if (!lateness || countIsRight(lateness, safeDeg)) return []
@@ -114,7 +114,7 @@ function linkIsRight(proving: Proving, link: WayLink, safeDeg: number): boolean 
 
 /** Links on a camshaft's way that do not hold as they should by themselves, as far as is known; undefined where the sheet does not tell the way. */
 export function openLinks(proving: Proving, shaftId: string): string[] | undefined {
-  const way = driveMapOf(proving.sheet).way(shaftId)
+  const way = readDrive(proving.sheet).holdsBy(shaftId)
   return way
     ?.filter((link) => !linkIsRight(proving, link, safeOutOf(proving.sheet, link.toShaftId).deg))
     .map(({ id }) => id)
@@ -123,13 +123,13 @@ export function openLinks(proving: Proving, shaftId: string): string[] | undefin
 /** Camshafts whose place to the crank is known to be right: read so themselves since everything on their way was last touched; or joined to the
  *  crank, or to one that was, by links that each hold as they should. */
 export function provedShafts(proving: Proving): ReadonlySet<string> {
-  const map = driveMapOf(proving.sheet)
+  const map = readDrive(proving.sheet)
   const proved = new Set<string>()
   const crank = proving.sheet.shafts.find(({ kind }) => kind === 'crank')
   if (crank) proved.add(crank.id)
   const links = new Map<string, WayLink>()
   for (const { id } of proving.sheet.shafts) {
-    for (const link of map.way(id) ?? []) links.set(`${link.fromShaftId} ${link.toShaftId} ${link.id}`, link)
+    for (const link of map.holdsBy(id) ?? []) links.set(`${link.fromShaftId} ${link.toShaftId} ${link.id}`, link)
   }
   const out = new Set(map.camshafts.filter((id) => readsOut(proving, id)))
   for (const id of map.camshafts) if (!out.has(id) && readsIn(proving, id)) proved.add(id)
@@ -147,7 +147,7 @@ export function provedShafts(proving: Proving): ReadonlySet<string> {
   const untouched = [...proving.loops.values(), ...proving.couplings.values()].every(
     ({ is, changes, suspect }) => is === 'on' && changes.length === 0 && !suspect,
   )
-  for (const id of map.camshafts) if (!map.way(id) && !out.has(id) && untouched) proved.add(id)
+  for (const id of map.camshafts) if (!map.holdsBy(id) && !out.has(id) && untouched) proved.add(id)
   return proved
 }
 
@@ -163,7 +163,7 @@ export function isLinkProved(proving: Proving, kind: 'loop' | 'coupling', id: st
   if (!link) return true
   if (link.is !== 'on') return false
   const proved = provedShafts(proving)
-  return driveMapOf(proving.sheet)
+  return readDrive(proving.sheet)
     .behind(id)
     .every((shaftId) => proved.has(shaftId))
 }
@@ -172,7 +172,7 @@ export function isLinkProved(proving: Proving, kind: 'loop' | 'coupling', id: st
  *  late cam, and so does a camshaft short of its mark. Undefined where the crank's place is not known or far from it. */
 export function latenessAtMark(proving: Proving, { shaftId, offDeg }: EntryOf<'camSet'>): Lateness | undefined {
   const { sheet, rotation, poseSeenDeg } = proving
-  const shaft = sheet.shafts.find(({ id }) => id === shaftId)
+  const shaft = partsOf(sheet).shaft(shaftId)
   if (!shaft) return undefined
   const mark = sheet.marks.find(({ memberId }) =>
     sheet.members.some((one) => one.id === memberId && one.shaftId === shaftId),
@@ -185,6 +185,6 @@ export function latenessAtMark(proving: Proving, { shaftId, offDeg }: EntryOf<'c
   if (atDeg === undefined || rotation.contradicted) return undefined
   const pastDeg = wrapToSigned(atDeg - markPoseDeg(sheet, mark), sheet.cycleDeg)
   if (Math.abs(pastDeg) > 45) return undefined
-  const perTurn = Math.abs(ratioValue(ratioOfShaft(sheet, shaft)))
+  const perTurn = Math.abs(ratioValue(readDrive(sheet).ratioOf(shaft)))
   return { latenessDeg: pastDeg + offDeg / perTurn, sigmaDeg: (2 * MARK_BY_EYE_SIGMA_DEG) / perTurn }
 }

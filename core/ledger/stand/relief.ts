@@ -1,5 +1,6 @@
 import { valveEvents } from '../../cams'
 import type { BuildSheet, Cam } from '../../model/buildSheet'
+import { partsOf } from '../../sheet'
 import { wrapToCycle } from '../../units'
 import type { Stand } from './stand'
 
@@ -17,7 +18,7 @@ export function isRelieved(sheet: BuildSheet, stand: Relieving, shaftId: string)
   const whole = reliefs.some((relief) => relief.what === 'all' || (relief.what === 'camshaft' && relief.id === shaftId))
   if (whole) return true
   const cams = sheet.cams.filter((cam) => cam.shaftId === shaftId)
-  const bankOf = (cam: Cam) => sheet.cylinders.find(({ id }) => id === cam.cylinderId)?.bankId
+  const bankOf = (cam: Cam) => partsOf(sheet).cylinder(cam.cylinderId)?.bankId
   return (
     cams.length > 0 &&
     cams.every((cam) =>

@@ -1,4 +1,4 @@
-import { walkDrive } from '../../drive'
+import { readDrive } from '../../drive'
 import type { StepKindRecord } from './step'
 import { camshaftsOf, each } from './targets'
 import { timed } from './timed'
@@ -10,7 +10,7 @@ export const asFound: StepKindRecord = {
   phase: 'found',
   // Those between the crank and its camshaft.
   loops: (sheet, [shaftId = '']) => {
-    const way = walkDrive(sheet).ways[shaftId] ?? []
+    const way = readDrive(sheet).ways[shaftId] ?? []
     const onWay = sheet.loops.filter(({ id }) => way.some(({ by }) => by.id === id))
     return onWay.length > 0 ? onWay : sheet.loops.slice(0, 1)
   },

@@ -1,4 +1,5 @@
 import { allOf, proofOfLoop, verdictOfCount } from '../../ledger'
+import { partsOf } from '../../sheet'
 import type { StepKindRecord } from './step'
 import { atPose, each } from './targets'
 
@@ -10,7 +11,7 @@ export const chainOnCount: StepKindRecord = {
   phase: 'set',
   loops: ({ loops }, [loopId]) => loops.filter(({ id }) => id === loopId),
   evidence: ({ sheet, state, targetIds: [loopId = ''] }) => {
-    const loop = sheet.loops.find(({ id }) => id === loopId)
+    const loop = partsOf(sheet).loop(loopId)
     const lies = state.loops[loopId]
     if (!lies?.on || !loop) return 'none'
     const counts = state.counts.filter((one) => one.loopId === loopId && one.phase === 'set')

@@ -2,6 +2,7 @@ import { Button, NativeSelect, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { judgeFiring, throwPatterns, type FiringPlaces } from '@link-count/core/cylinders'
 import { sheetLimits, type BuildSheet, type Cylinder } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed } from '@link-count/core/units'
 import { useDraft } from '../../../ui/fields'
 import {
@@ -35,7 +36,7 @@ const patternWords: Record<string, string> = {
 }
 
 const names = (sheet: BuildSheet, ids: readonly string[]) =>
-  ids.map((id) => sheet.cylinders.find((cylinder) => cylinder.id === id)?.name ?? id).join('-')
+  ids.map((id) => partsOf(sheet).cylinder(id)?.name ?? id).join('-')
 
 export function CylindersSection() {
   const { sheet } = useSheetEditor()
@@ -144,7 +145,7 @@ function Judgement() {
   const { sheet, apply } = useSheetEditor()
   const judged = judgeFiring(sheet)
   const { status, places, ways, orders, ordersInAll, disagreements } = judged
-  const name = (id: string) => sheet.cylinders.find((cylinder) => cylinder.id === id)?.name ?? id
+  const name = (id: string) => partsOf(sheet).cylinder(id)?.name ?? id
   if (disagreements.length > 0) {
     return (
       <p className="warn wide-field" role="alert">

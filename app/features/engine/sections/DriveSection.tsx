@@ -1,3 +1,4 @@
+import { partsOf } from '@link-count/core/sheet'
 import { PART_IDS as ids } from '@link-count/core/starters'
 import { sheetLimits } from '@link-count/core/model'
 import { patchLoop, patchMember, patchShaft, setPolar, withValue } from '../sheetChanges'
@@ -7,9 +8,9 @@ import { Section } from './Section'
 
 export function DriveSection() {
   const { sheet } = useSheetEditor()
-  const member = (id: string) => sheet.members.find((one) => one.id === id)
-  const loop = sheet.loops.find(({ id }) => id === ids.chain)
-  const cam = sheet.shafts.find(({ id }) => id === ids.cam)
+  const member = (id: string) => partsOf(sheet).member(id)
+  const loop = partsOf(sheet).loop(ids.chain)
+  const cam = partsOf(sheet).shaft(ids.cam)
   const polar = cam?.position?.how === 'polar' ? cam.position : undefined
   const guide = member(ids.guide)
   const guidePolar = guide?.position?.how === 'polar' ? guide.position : undefined

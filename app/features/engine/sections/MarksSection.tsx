@@ -1,6 +1,7 @@
 import { SegmentedControl } from '@mantine/core'
 import { turnsToMeet } from '@link-count/core/marks'
 import { sheetLimits, type BuildSheet } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { PART_IDS as ids } from '@link-count/core/starters'
 import { upFromPlane } from '@link-count/core/units'
 import { patchMark, withValue } from '../sheetChanges'
@@ -53,7 +54,7 @@ export function MarksSection() {
         />
       )}
       {MARKS.map(({ id, words }) => {
-        const mark = sheet.marks.find((one) => one.id === id)
+        const mark = partsOf(sheet).mark(id)
         const points = mark?.pointsAtDeg
         const turns = mark && turnsToMeet(sheet, mark)
         return (
@@ -92,7 +93,7 @@ export function MarksSection() {
       <WordsField
         id="meets"
         label="The cam mark meets"
-        value={sheet.marks.find(({ id }) => id === ids.camMark)?.meets ?? ''}
+        value={partsOf(sheet).mark(ids.camMark)?.meets ?? ''}
         change={(text) => patchMark(ids.camMark, (one) => ({ ...one, meets: text }))}
       />
       <BookCountField />

@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { latenessByCounts, sectionsOf, solveLoop } from '@link-count/core/drive'
+import { latenessByCounts, readDrive } from '@link-count/core/drive'
 import { sectionCounts } from '@link-count/core/ledger'
 import type { BuildSheet, CountRule, EntryOf } from '@link-count/core/model'
 import { makeDriveScene, type DriveScene, type SceneState } from '../../../ui/face'
@@ -7,11 +7,10 @@ import type { JobView } from '../../../domain/views'
 
 /** How late each wheel stands on its loop by these counts, pitches; only where the drive is known to scale. */
 function latePitchesBy(sheet: BuildSheet, counts: readonly EntryOf<'count'>[]): Record<string, number> {
+  const drive = readDrive(sheet)
   const late = sheet.loops.flatMap((loop) => {
-    const solved = solveLoop(sheet, loop)
-    const drawn = solved.ok ? solved.value : undefined
-    const sections = sectionsOf(sheet, loop, drawn).filter(({ expected }) => expected?.from === 'geometry')
-    return latenessByCounts(sheet, sections, sectionCounts(sections, counts), drawn?.driverId).map(
+    const sections = drive.sections(loop).filter(({ expected }) => expected?.from === 'geometry')
+    return latenessByCounts(sheet, sections, sectionCounts(sections, counts), drive.lies(loop)?.driverId).map(
       ({ memberId, teethLate, restPitches }) => [memberId, teethLate + restPitches] as const,
     )
   })

@@ -2,6 +2,7 @@ import { Button } from '@mantine/core'
 import { couldHaveRun } from '@link-count/core/ledger'
 import type { GuardReason } from '@link-count/core/guard'
 import type { BuildSheet, EntryDraft, Settled } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { useBench } from '../JobContext'
 
 interface Answer {
@@ -118,7 +119,7 @@ function vanishedAnswers(code: GuardReason['code'], id: string, sheet: BuildShee
         ? sheet.loops
         : sheet.couplings
             .filter(({ kind }) => kind !== 'gearMesh')
-            .map((one) => ({ ...one, name: sheet.shafts.find((shaft) => shaft.id === one.toId)?.name ?? one.id }))
+            .map((one) => ({ ...one, name: partsOf(sheet).shaft(one.toId)?.name ?? one.id }))
   return [
     ...parts.map((part) => ({
       words: `It is now the ${part.name.toLowerCase()}`,

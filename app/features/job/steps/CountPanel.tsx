@@ -1,6 +1,6 @@
 import { Button, NativeSelect } from '@mantine/core'
 import { useState, type ReactNode } from 'react'
-import { markSeat, solveLoop, type CountVerdict } from '@link-count/core/drive'
+import { markSeat, type CountVerdict, readDrive } from '@link-count/core/drive'
 import { verdictOfCount } from '@link-count/core/ledger'
 import type { BuildSheet, CountRule, EntryOf } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
@@ -231,7 +231,7 @@ function openExpected(
   sheet: BuildSheet,
   { loop, section }: Countable,
 ) {
-  const solved = solveLoop(sheet, loop)
+  const solved = readDrive(sheet).solved(loop)
   const { expected } = section
   const off = [expected?.movedFrom ?? 0, expected?.movedTo ?? 0].filter((teeth) => teeth !== 0)
   return {

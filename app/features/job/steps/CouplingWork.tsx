@@ -1,7 +1,8 @@
 import { Button } from '@mantine/core'
-import { bestPlaces, couplingShift, couplingWorth, ratioOfShaft } from '@link-count/core/drive'
+import { bestPlaces, couplingShift, couplingWorth, readDrive } from '@link-count/core/drive'
 import type { Coupling } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { formatDeg, formatLateness, ratioValue } from '@link-count/core/units'
 import { useDraft } from '../../../ui/fields'
 import { couplingName, handWords, placesWords, placeWords } from '../../../ui/wording'
@@ -15,13 +16,13 @@ export function CouplingWork({ coupling, step }: { readonly coupling: Coupling; 
   const from = useDraft(`${key}:steps`, '0')
   const to = useDraft(`${key}:steps-to`, '0')
   const now = state.couplings[coupling.id]
-  const shaft = sheet.shafts.find(({ id }) => id === coupling.toId)
+  const shaft = partsOf(sheet).shaft(coupling.toId)
   if (!now || !shaft) return null
   const name = couplingName(coupling, sheet)
   const { one, many } = placeWords[coupling.kind]
   const worth = couplingWorth(sheet, coupling)
   const [steps, stepsTo] = [Number(from.text) || 0, Number(to.text) || 0]
-  const runs = ratioValue(ratioOfShaft(sheet, shaft)) < 0 ? -1 : 1
+  const runs = ratioValue(readDrive(sheet).ratioOf(shaft)) < 0 ? -1 : 1
   const shift = couplingShift(sheet, coupling, { steps, stepsTo })
   const found = state.timing[shaft.id]?.found?.latenessDeg
   const left = found === undefined || (now.steps === 0 && now.stepsTo === 0) ? found : undefined

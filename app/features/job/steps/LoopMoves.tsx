@@ -1,9 +1,10 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
-import { driverOf, moveOverDriver, movesOf } from '@link-count/core/drive'
+import { moveOverDriver, movesOf, readDrive } from '@link-count/core/drive'
 import { readLoop } from '@link-count/core/ledger'
 import type { Loop, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import { useBench } from '../JobContext'
 import { moveWords } from '../moveWords'
@@ -17,8 +18,8 @@ export function LoopMoves({ loop, phase, step }: { loop: Loop; phase: Phase; ste
   if (lateness.length === 0) return null
   const { moves, then } = movesOf(sections, lateness, found)
   const wrong = moves.filter(({ layTeeth }) => layTeeth !== 0)
-  const atDriver = moveOverDriver(sections, lateness, driverOf(view.sheet, loop)?.id)
-  const nameOf = (id: string) => view.sheet.members.find((member) => member.id === id)?.name.toLowerCase() ?? ''
+  const atDriver = moveOverDriver(sections, lateness, readDrive(view.sheet).driverOf(loop)?.id)
+  const nameOf = (id: string) => partsOf(view.sheet).member(id)?.name.toLowerCase() ?? ''
   const several = lateness.length > 1
   const shaftWords = (memberId: string) => {
     const shaft = lateness.find((one) => one.memberId === memberId)?.shaft

@@ -1,8 +1,9 @@
 import { correctByTeeth, type CamWayKind } from '@link-count/core/cams'
-import { ratioOfShaft, walkDrive } from '@link-count/core/drive'
+import { readDrive } from '@link-count/core/drive'
 import { camWitnesses, shaftOfRead } from '@link-count/core/ledger'
 import type { Phase, Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { formatDeg, formatLateness } from '@link-count/core/units'
 import { camWayWords, notSaidWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
@@ -86,15 +87,15 @@ export function TimingReadings({
 function WholeTeeth({ latenessDeg, shaft }: { latenessDeg: number; shaft: Shaft }) {
   const { view, side } = useBench()
   const { sheet } = view
-  const way = walkDrive(sheet).ways[shaft.id] ?? []
+  const way = readDrive(sheet).ways[shaft.id] ?? []
   const last = way.findLast(({ by }) => by.kind === 'loop')
   const wheel = last?.toShaftId === shaft.id ? last.teeth?.driven : undefined
-  const loop = sheet.loops.find(({ id }) => id === last?.by.id)
+  const loop = partsOf(sheet).loop(last?.by.id)
   if (!wheel?.teeth || !loop) return null
   const { layTeeth, leftoverDeg, toothCrankDeg } = correctByTeeth(
     latenessDeg,
     wheel.teeth.value,
-    ratioOfShaft(sheet, shaft),
+    readDrive(sheet).ratioOf(shaft),
   )
   if (layTeeth === 0) {
     return (

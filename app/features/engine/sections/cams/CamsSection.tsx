@@ -2,6 +2,7 @@ import { SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { camSpec, type SpecKey } from '@link-count/core/cams'
 import { sheetLimits, type Cam } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed, planeFromUp, upFromPlane } from '@link-count/core/units'
 import { lobesApart, lobesOf, patchLobes, withValue, type LobeSet } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
@@ -76,7 +77,7 @@ function Valve({ set: lobes }: { set: LobeSet }) {
   if (!cam) return null
   const { valve, cylinderId } = lobes
   const key = cylinderId === undefined ? valve : `${valve}-${cylinderId}`
-  const of = cylinderId === undefined ? '' : ` of ${sheet.cylinders.find(({ id }) => id === cylinderId)?.name ?? ''}`
+  const of = cylinderId === undefined ? '' : ` of ${partsOf(sheet).cylinder(cylinderId)?.name ?? ''}`
   const name = `${valve === 'inlet' ? 'Inlet' : 'Exhaust'}${of}`
   const [opens, closes] = valve === 'inlet' ? ['before TDC', 'after BDC'] : ['before BDC', 'after TDC']
   const set =

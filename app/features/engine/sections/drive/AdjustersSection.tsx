@@ -2,6 +2,7 @@ import { nanoid } from 'nanoid'
 import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { sheetLimits, type Adjuster } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { adjusterKindWords } from '../../../../ui/wording'
 import { withValue, type SheetChange } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
@@ -23,7 +24,7 @@ export function AdjustersSection() {
   const wheels = sheet.members.filter(({ shaftId, kind }) => shaftId && kind !== 'hub')
   const [wheel, setWheel] = useState('')
   const [kind, setKind] = useState<Adjuster['kind']>('hub')
-  const nameOf = (id: string) => sheet.members.find((one) => one.id === id)?.name ?? id
+  const nameOf = (id: string) => partsOf(sheet).member(id)?.name ?? id
   const memberId = wheel || (wheels.at(-1)?.id ?? '')
   const own = sheet.adjusters.filter((one) => one.kind !== 'chainTooth')
   if (wheels.length === 0) return null

@@ -1,5 +1,6 @@
 import { sheetLimits, type Coupling } from '@link-count/core/model'
 import { couplingWorth } from '@link-count/core/drive'
+import { partsOf } from '@link-count/core/sheet'
 import { formatDeg } from '@link-count/core/units'
 import { couplingName, placeWords, upperFirst } from '../../../../ui/wording'
 import { removeCoupling } from '../../bendDrive'
@@ -11,7 +12,7 @@ import { Choice } from '../Section'
 /** A shaft joined to another: by what, in how many places it can be put together, and what one of them is worth. */
 export function CouplingFields({ coupling }: { readonly coupling: Coupling }) {
   const { sheet, apply } = useSheetEditor()
-  const nameOf = (id: string) => sheet.shafts.find((shaft) => shaft.id === id)?.name.toLowerCase() ?? id
+  const nameOf = (id: string) => partsOf(sheet).shaft(id)?.name.toLowerCase() ?? id
   const name = couplingName(coupling, sheet).toLowerCase()
   const { many } = placeWords[coupling.kind]
   const { from, to } = couplingWorth(sheet, coupling)

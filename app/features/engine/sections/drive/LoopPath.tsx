@@ -1,6 +1,7 @@
 import { nanoid } from 'nanoid'
 import { Button, SegmentedControl } from '@mantine/core'
 import type { Loop, Member } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { wheelOfLoop } from '../../../../ui/wording'
 import { addShaftOn, addWheelOn } from '../../bendDrive'
 import { patchLoop } from '../../sheetChanges'
@@ -10,7 +11,7 @@ import { Choice } from '../Section'
 /** What a loop passes, in order and on which side; parts put on it, moved along it. */
 export function LoopPath({ loop }: { readonly loop: Loop }) {
   const { sheet, apply } = useSheetEditor()
-  const nameOf = (id: string) => sheet.members.find((member) => member.id === id)?.name ?? id
+  const nameOf = (id: string) => partsOf(sheet).member(id)?.name ?? id
   const wheel = wheelOfLoop(loop)
   const bare = sheet.shafts.filter(
     ({ id }) =>

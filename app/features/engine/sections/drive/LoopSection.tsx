@@ -1,4 +1,4 @@
-import { sectionsOf, solveLoop } from '@link-count/core/drive'
+import { readDrive } from '@link-count/core/drive'
 import { sheetLimits, type Loop } from '@link-count/core/model'
 import { removeLoop } from '../../bendDrive'
 import { LinkMap } from '../../LinkMap'
@@ -15,8 +15,8 @@ import { knownShape, toothShapes } from './toothShapes'
 /** A loop: what it is, its pitch and length, its way over the wheels, its marks and counts, its paint. */
 export function LoopSection({ loop }: { readonly loop: Loop }) {
   const { sheet, apply } = useSheetEditor()
-  const solved = solveLoop(sheet, loop)
-  const sections = sectionsOf(sheet, loop, solved.ok ? solved.value : undefined)
+  const solved = readDrive(sheet).solved(loop)
+  const sections = readDrive(sheet).sections(loop)
   const belt = loop.kind === 'toothedBelt'
   return (
     <Section

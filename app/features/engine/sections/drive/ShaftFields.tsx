@@ -1,4 +1,5 @@
 import { sheetLimits, type Coupling, type Member, type Shaft } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { addCoupling, addGearOn, addHub, removeShaft } from '../../bendDrive'
 import { PlaceFields } from '../../PlaceFields'
 import { patchMember, patchShaft, withValue } from '../../sheetChanges'
@@ -62,7 +63,7 @@ export function ShaftFields({ shaft }: { readonly shaft: Shaft }) {
 function Place({ shaft }: { shaft: Shaft }) {
   const { sheet } = useSheetEditor()
   const joint = sheet.couplings.find(({ kind, toId }) => kind !== 'gearMesh' && toId === shaft.id)
-  const other = sheet.shafts.find(({ id }) => id === joint?.fromId)
+  const other = partsOf(sheet).shaft(joint?.fromId)
   const driven = sheet.members.some(({ shaftId, kind }) => shaftId === shaft.id && kind !== 'hub')
   if (other && !driven) {
     return (

@@ -3,6 +3,7 @@ import { allOf } from '@link-count/core/ledger'
 import { camSpec } from '@link-count/core/cams'
 import { entryLimits, type Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { formatMm } from '@link-count/core/units'
 import { LengthInput, parseWhole, useDraft, useField, useLengthField, wholeWords } from '../../../../ui/fields'
 import { Fold } from '../../../../ui/Fold'
@@ -122,7 +123,7 @@ export function TopLiftMeasure({ step, phase }: { readonly step: Step; readonly 
   return (
     <Fold title="Measure a top lift" note={read.length > 0 ? `${read.length} written` : 'is a lobe worn?'}>
       {read.map(({ id, camId, liftMm }) => {
-        const lobe = sheet.cams.find((one) => one.id === camId)
+        const lobe = partsOf(sheet).cam(camId)
         const book = lobe && camSpec(sheet, lobe).figures.topLift?.value
         return (
           <p className="result" key={id}>

@@ -1,6 +1,7 @@
 import { Button, Textarea } from '@mantine/core'
 import { allOf } from '@link-count/core/ledger'
 import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { formatLateness } from '@link-count/core/units'
 import { entryLimits } from '@link-count/core/model'
 import { DegreesInput, useDegreesField, useDraft } from '../../../../ui/fields'
@@ -27,7 +28,7 @@ export function Targets({ step }: { step: Step }) {
     <Fold title="Set it other than the book" note={targets.length > 0 ? 'written' : 'only with a reason'}>
       {targets.map(({ id, shaftId, latenessDeg, reason: why }) => (
         <p key={id} className="result">
-          {sheet.shafts.find((shaft) => shaft.id === shaftId)?.name}: {formatLateness(latenessDeg)}, {why}
+          {partsOf(sheet).shaft(shaftId)?.name}: {formatLateness(latenessDeg)}, {why}
         </p>
       ))}
       <DegreesInput

@@ -15,6 +15,7 @@ import {
   type MoveProblem,
   type MoveSet,
 } from '@link-count/core/search'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness, type Side } from '@link-count/core/units'
 import { Figure } from '../../../../ui/Figure'
 import { signedDeg } from '../../../../ui/wording'
@@ -96,7 +97,7 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
           <dl className="figures">
             {best.cams.map((cam) => (
               <div key={cam.id}>
-                <dt>{sheet.shafts.find((shaft) => shaft.id === cam.id)?.name} then reads</dt>
+                <dt>{partsOf(sheet).shaft(cam.id)?.name} then reads</dt>
                 <dd className="reading">
                   <Figure opened={openLeftover(cam, movesOfCam(best, cam, problem), { sheet, state, side, phase })}>
                     {formatLateness(cam.leftoverDeg + (lastOf(state, 'target', cam.id)?.latenessDeg ?? 0))}

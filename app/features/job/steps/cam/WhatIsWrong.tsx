@@ -3,6 +3,7 @@ import { bandOf, diagnose, effectsOn, readingsOfJob, type Diagnosis, type Measur
 import { allOf, type JobState } from '@link-count/core/ledger'
 import type { BuildSheet, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import { Figure, type Opened } from '../../../../ui/Figure'
 import { bandWords, causeUnit, causeWords, nextReadingWords, schoolWords } from '../../../../ui/wording'
@@ -87,7 +88,7 @@ const nameOf = (parts: readonly { readonly id: string; readonly name: string }[]
   parts.find((one) => one.id === id)?.name ?? ''
 
 function openElongation(loopId: string, { value, sigma }: Measured, sheet: BuildSheet, state: JobState): Opened {
-  const loop = sheet.loops.find(({ id }) => id === loopId)
+  const loop = partsOf(sheet).loop(loopId)
   return {
     title: `How much the ${loop?.name.toLowerCase() ?? 'chain'} has grown`,
     value: `${fixed(value, 2)}%`,
@@ -139,7 +140,7 @@ function sizeWords({ causes, size, sizes = {}, teeth }: Diagnosis['fits'][number
   const moved = Object.entries(teeth)
     .filter(([, n]) => n !== 0)
     .map(([shaftId, n]) => {
-      const name = sheet.shafts.find(({ id }) => id === shaftId)?.name.toLowerCase() ?? ''
+      const name = partsOf(sheet).shaft(shaftId)?.name.toLowerCase() ?? ''
       return `${name} ${Math.abs(n)} ${Math.abs(n) === 1 ? 'tooth' : 'teeth'} ${n > 0 ? 'late' : 'early'}`
     })
   const sized = causes.find((cause) => causeUnit[cause])

@@ -1,6 +1,7 @@
-import { ratioOfShaft } from '@link-count/core/drive'
+import { readDrive } from '@link-count/core/drive'
 import type { BuildSheet, EntryDraft } from '@link-count/core/model'
 import { laidBy, movesIn, type CountsOfLoop, type FoundMoves, type Move, type MoveSet } from '@link-count/core/search'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed, ratioValue, type Side } from '@link-count/core/units'
 import { adjusterWords, couplingName, handWords, placesWords } from '../../../../ui/wording'
 import { moveWords } from '../../moveWords'
@@ -9,18 +10,18 @@ import { moveWords } from '../../moveWords'
 export function oneMoveWords(move: Move, sheet: BuildSheet, side: Side): string {
   const { moverId, of, amount, laterDeg } = move
   const laid = laidBy(move, sheet)
-  const loop = sheet.loops.find(({ id }) => id === laid?.loopId)
+  const loop = partsOf(sheet).loop(laid?.loopId)
   if (laid && loop) return moveWords({ layTeeth: laid.teeth, memberId: laid.memberId }, loop, sheet, side)
   if (of?.part === 'coupling') {
-    const coupling = sheet.couplings.find(({ id }) => id === of.couplingId)
+    const coupling = partsOf(sheet).coupling(of.couplingId)
     const name = coupling ? couplingName(coupling, sheet) : of.couplingId
     return `${name}${of.end === 'far' ? ', other end' : ''}: put together ${placesWords(-amount)}.`
   }
-  const adjuster = of?.part === 'adjuster' && sheet.adjusters.find(({ id }) => id === of.adjusterId)
-  const member = adjuster && sheet.members.find(({ id }) => id === adjuster.memberId)
-  const shaft = member && sheet.shafts.find(({ id }) => id === member.shaftId)
+  const adjuster = of?.part === 'adjuster' && partsOf(sheet).adjuster(of.adjusterId)
+  const member = adjuster && partsOf(sheet).member(adjuster.memberId)
+  const shaft = member && partsOf(sheet).shaft(member.shaftId)
   if (!adjuster || !member || !shaft) return moverId
-  const ratio = ratioValue(ratioOfShaft(sheet, shaft))
+  const ratio = ratioValue(readDrive(sheet).ratioOf(shaft))
   const ownDeg = Math.abs(laterDeg * ratio)
   // The shaft against its wheel: earlier is further the way it runs.
   const hand = handWords(laterDeg > 0 ? -Math.sign(ratio) : Math.sign(ratio), sheet, side)

@@ -1,4 +1,5 @@
 import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { useBench } from '../../JobContext'
 import { AttemptsLog } from './AttemptsLog'
 import { CountPanel } from '../CountPanel'
@@ -8,7 +9,7 @@ import { HangingOrder } from './HangingOrder'
 export function ChainOnCount({ step }: { readonly step: Step }) {
   const { view } = useBench()
   const { sheet, state } = view
-  const loop = sheet.loops.find(({ id }) => id === step.targetIds[0])
+  const loop = partsOf(sheet).loop(step.targetIds[0])
   if (!loop) return null
   const at = state.loops[loop.id]
   if (!at?.on) return <HangingOrder loop={loop} step={step} />

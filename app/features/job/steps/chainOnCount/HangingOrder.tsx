@@ -1,8 +1,9 @@
 import { Button } from '@mantine/core'
-import { hangingOrder, ratioOfShaft, type HangingStep } from '@link-count/core/drive'
+import { hangingOrder, type HangingStep, readDrive } from '@link-count/core/drive'
 import { readLoop } from '@link-count/core/ledger'
 import type { BuildSheet, Loop } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed, ratioValue } from '@link-count/core/units'
 import { useDraft } from '../../../../ui/fields'
 import { handWords } from '../../../../ui/wording'
@@ -17,12 +18,10 @@ export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly ste
   const order = hangingOrder(sheet, loop, readLoop(sheet, loop, state.counts, undefined, state.seats).sections)
   const at = Math.min(Number(done.text) || 0, order.length)
   const what = loop.kind === 'toothedBelt' ? 'belt' : 'chain'
-  const nameOf = (id: string) => sheet.members.find((one) => one.id === id)?.name.toLowerCase() ?? ''
+  const nameOf = (id: string) => partsOf(sheet).member(id)?.name.toLowerCase() ?? ''
   const driver = order[0]
-  const driverShaft = sheet.shafts.find(
-    ({ id }) => id === sheet.members.find((one) => one.id === driver?.memberId)?.shaftId,
-  )
-  const runs = driverShaft && ratioValue(ratioOfShaft(sheet, driverShaft)) < 0 ? -1 : 1
+  const driverShaft = sheet.shafts.find(({ id }) => id === partsOf(sheet).member(driver?.memberId)?.shaftId)
+  const runs = driverShaft && ratioValue(readDrive(sheet).ratioOf(driverShaft)) < 0 ? -1 : 1
   const on = () => {
     void say({ kind: 'loop', loopId: loop.id, change: 'on', stepId: step.id }, [done])
   }

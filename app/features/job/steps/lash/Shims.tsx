@@ -3,6 +3,7 @@ import { lastIn, lastOf } from '@link-count/core/ledger'
 import { judgeGap, planShims, type ShimMove, type ShimmedValve } from '@link-count/core/lash'
 import { entryLimits, type Cam, type Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { formatMm, parseNumber } from '@link-count/core/units'
 import { LengthInput, useDraft, useLengthField } from '../../../../ui/fields'
 import { askTurn } from '../../askTurn'
@@ -30,7 +31,7 @@ export function Shims({ step, phase }: { readonly step: Step; readonly phase: Ex
   const inDrawer = numbers.flatMap((one) => (one.ok && one.value > 0.1 && one.value < 30 ? [one.value] : []))
   const plan = valves.length > 0 ? planShims({ valves, drawer: inDrawer, stock }) : undefined
   const moves = plan?.moves.filter(({ from }) => from !== 'stays') ?? []
-  const nameOf = (camId: string | undefined) => sheet.cams.find(({ id }) => id === camId)?.name ?? ''
+  const nameOf = (camId: string | undefined) => partsOf(sheet).cam(camId)?.name ?? ''
   const swap = () => {
     void say(
       moves.map(({ camId, shimMm }) => ({

@@ -2,6 +2,7 @@ import { Button } from '@mantine/core'
 import { isReleased } from '@link-count/core/ledger'
 import type { BuildSheet, Loop } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { useBench } from '../../JobContext'
 import { TurnTo } from '../../TurnTo'
 import { timingPosition } from '../../timingPosition'
@@ -14,7 +15,7 @@ const tensionerOf = (sheet: BuildSheet, loop: Loop | undefined) =>
 export function PoseChainOff({ step }: { readonly step: Step }) {
   const { view, say } = useBench()
   const { sheet, state, job } = view
-  const loop = sheet.loops.find(({ id }) => id === step.targetIds[0])
+  const loop = partsOf(sheet).loop(step.targetIds[0])
   const on = loop && state.loops[loop.id]?.on
   const { target, arrived, stood } = timingPosition(view, step.id)
   const tensioner = tensionerOf(sheet, loop)

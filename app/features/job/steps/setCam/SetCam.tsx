@@ -2,6 +2,7 @@ import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { couplingsTo } from '@link-count/core/drive'
 import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { formatLateness } from '@link-count/core/units'
 import { entryLimits } from '@link-count/core/model'
 import { DegreesInput, useDegreesField } from '../../../../ui/fields'
@@ -16,7 +17,7 @@ import { Fold } from '../../../../ui/Fold'
 export function SetCam({ step }: { readonly step: Step }) {
   const { view, side, say } = useBench()
   const { sheet, state, job } = view
-  const shaft = sheet.shafts.find(({ id }) => id === step.targetIds[0])
+  const shaft = partsOf(sheet).shaft(step.targetIds[0])
   const field = useDegreesField(`${job.id}:${step.id}:off`, { ...entryLimits('camSet', 'offDeg'), least: 0 })
   const [way, setWay] = useState<'late' | 'early'>('late')
   const set = shaft && state.camSet[shaft.id]

@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core'
 import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { useBench } from '../../JobContext'
 
 /** Fitted held back, released, and felt to push. */
@@ -8,7 +9,7 @@ export function TensionerStep({ step }: { readonly step: Step }) {
   const { state, sheet } = view
   const memberId = step.targetIds[0] ?? ''
   const at = state.tensioners[memberId] ?? 'out'
-  const name = sheet.members.find(({ id }) => id === memberId)?.name ?? 'Tensioner'
+  const name = partsOf(sheet).member(memberId)?.name ?? 'Tensioner'
   const pin = state.register.find(({ item, itemId }) => item === 'tensionerPin' && itemId === `pin-${memberId}`)
   const set = (next: 'fitted' | 'released' | 'proven') =>
     ({ kind: 'tensioner', memberId, state: next, stepId: step.id }) as const

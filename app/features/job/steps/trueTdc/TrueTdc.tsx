@@ -1,6 +1,7 @@
 import { NativeSelect, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import type { ZeroWayKind } from '@link-count/core/zero'
 import { useDraft } from '../../../../ui/fields'
 import { scaleName } from '../../../../ui/wording'
@@ -19,7 +20,7 @@ export function TrueTdc({ step }: { readonly step: Step }) {
   const [fitting, setFitting] = useState(false)
   const method = useDraft(`${job.id}:${step.id}:method`, 'stopContacts')
   const chosen = useDraft(`${job.id}:${step.id}:cylinder`, step.targetIds[0] ?? sheet.zeroCylinderId)
-  const cylinder = sheet.cylinders.find(({ id }) => id === chosen.text) ?? sheet.cylinders[0]
+  const cylinder = partsOf(sheet).cylinder(chosen.text) ?? sheet.cylinders[0]
   if (!state.degreeWheel || fitting) {
     return (
       <div className="stack">

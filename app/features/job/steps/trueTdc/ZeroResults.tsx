@@ -1,4 +1,5 @@
 import { lazy, Suspense } from 'react'
+import { partsOf } from '@link-count/core/sheet'
 import { explainDrift } from '@link-count/core/zero'
 import { fixed } from '@link-count/core/units'
 import { wheelAsSeen, ZeroFigure } from '../../../../ui/job'
@@ -19,7 +20,7 @@ export function ZeroResults() {
     </p>
   )
   if (!zero) return waiting || null
-  const name = sheet.cylinders.find(({ id }) => id === sheet.zeroCylinderId)?.name ?? ''
+  const name = partsOf(sheet).cylinder(sheet.zeroCylinderId)?.name ?? ''
   const { strokeMm, rodMm } = sheet
   const size = strokeMm && rodMm && { strokeMm: strokeMm.value, rodMm: rodMm.value }
   const drift = driftWords(
@@ -44,7 +45,7 @@ export function ZeroResults() {
       <ul className="plain readings">
         {zeroReadings.map(({ entryId, method, wheelDeg, dropMm, cylinderId, sigmaDeg }) => {
           const misfit = zero.misfits.find((one) => one.entryId === entryId)
-          const on = sheet.cylinders.find(({ id }) => id === cylinderId)
+          const on = partsOf(sheet).cylinder(cylinderId)
           return (
             <li key={entryId}>
               <span className="reading">{wheelAsSeen(wheelDeg, state, 2)}</span>{' '}

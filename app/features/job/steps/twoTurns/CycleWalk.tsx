@@ -3,6 +3,7 @@ import { allOf } from '@link-count/core/ledger'
 import { judgeWalk, walkLooks, walkStops, type WalkLook, type WalkVerdict } from '@link-count/core/runSheet'
 import type { BuildSheet } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { useDraft } from '../../../../ui/fields'
 import { hourWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
@@ -95,9 +96,9 @@ export function CycleWalk({ step }: { readonly step: Step }) {
 
 function Verdict({ verdict: { meaning, looked, of, targetId }, sheet }: { verdict: WalkVerdict; sheet: BuildSheet }) {
   const name =
-    sheet.shafts.find(({ id }) => id === targetId)?.name.toLowerCase() ??
+    partsOf(sheet).shaft(targetId)?.name.toLowerCase() ??
     sheet.banks.find(({ id }) => id === targetId)?.name.toLowerCase() ??
-    sheet.cylinders.find(({ id }) => id === targetId)?.name ??
+    partsOf(sheet).cylinder(targetId)?.name ??
     ''
   if (meaning === 'nothingYet') return null
   if (meaning === 'allRight')
@@ -128,7 +129,7 @@ const pistonWords = { top: 'at the top', bottom: 'at the bottom', goingDown: 'go
 const valveWords = { shut: 'shut', open: 'open', barelyOpen: 'barely open' }
 
 function lookWords(look: WalkLook, sheet: BuildSheet, mirrored: boolean): string {
-  const name = sheet.cylinders.find(({ id }) => id === look.cylinderId)?.name ?? ''
+  const name = partsOf(sheet).cylinder(look.cylinderId)?.name ?? ''
   if (look.what === 'mark') return 'The timing marks meet'
   if (look.what === 'piston') return `Cylinder ${name}: piston ${pistonWords[look.piston]}`
   const hour = look.hour === undefined ? undefined : mirrored ? (12 - look.hour) % 12 : look.hour

@@ -3,6 +3,7 @@ import type { Evidence } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { readingsOfJob } from '@link-count/core/diagnose'
 import { companionsOf } from '@link-count/core/cylinders'
+import { partsOf } from '@link-count/core/sheet'
 import { nextLook } from '@link-count/core/zero'
 import { useBench } from '../../JobContext'
 import { TurnTo } from '../../TurnTo'
@@ -45,7 +46,7 @@ export function WhichTdc({ step }: { readonly step: Step }) {
   const { view, say } = useBench()
   const { state, sheet } = view
   const cylinderId = step.targetIds[0] ?? sheet.zeroCylinderId
-  const name = sheet.cylinders.find(({ id }) => id === cylinderId)?.name ?? ''
+  const name = partsOf(sheet).cylinder(cylinderId)?.name ?? ''
   if (!state.zero) return <p>Find true TDC first: without it there is no place to look from.</p>
   const wheelDeg = wheelAt(view, 0)
   const atTdc = state.live.some(({ kind }) => kind === 'stands') && Math.abs(state.crank.sinceReferenceDeg % 360) < 0.5

@@ -2,6 +2,7 @@ import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { compareMark, readMarks, type MarkReading } from '@link-count/core/marks'
 import type { RimMark } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatMm } from '@link-count/core/units'
 import { selectEarlierMarks } from '../../../../domain/views'
 import { useAppSelector } from '../../../../store'
@@ -79,7 +80,7 @@ function OneMark({
     )
   }
   const plainTdc = mark?.cutFor === 'tdc' && mark.claimDeg?.value === 0
-  const cylinderName = sheet.cylinders.find(({ id }) => id === mark?.cylinderId)?.name ?? ''
+  const cylinderName = partsOf(sheet).cylinder(mark?.cylinderId)?.name ?? ''
   const claim = !mark
     ? 'A claim to be tested, not averaged in.'
     : plainTdc

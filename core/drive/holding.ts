@@ -1,5 +1,5 @@
-import { walkDrive } from '../../drive'
-import type { BuildSheet } from '../../model/buildSheet'
+import type { BuildSheet } from '../model/buildSheet'
+import { walkDrive } from './walkDrive'
 
 /** What stands on the way from the crank to a shaft and can come undone, or be laid otherwise. */
 export interface WayLink {
@@ -7,31 +7,22 @@ export interface WayLink {
   readonly id: string
   readonly fromShaftId: string
   readonly toShaftId: string
-  /** The wheel of the shaft it leads to; undefined for a coupling. */
+  /** The sprocket, pulley or gear of the shaft it leads to; undefined for a coupling. */
   readonly memberId: string | undefined
 }
 
-export interface DriveMap {
+/** Who holds which camshaft, for asking what is loose when something comes undone. */
+export interface Holding {
   /** Shafts that work valves. One with an empty id where the sheet names none: an engine has valves all the same. */
   readonly camshafts: readonly string[]
-  /** The links from the crank to each shaft; undefined where the sheet does not tell the way. */
-  readonly way: (shaftId: string) => readonly WayLink[] | undefined
+  /** The links that hold a shaft to the crank; undefined where the sheet does not tell them for sure. */
+  readonly holdsBy: (shaftId: string) => readonly WayLink[] | undefined
   /** Camshafts that a link holds to the crank; all of them where that cannot be told. */
   readonly behind: (linkId: string) => readonly string[]
 }
 
-const made = new WeakMap<BuildSheet, DriveMap>()
-
-/** Who drives which camshaft, for asking what is loose when something comes undone. What the sheet does not tell counts as everything. */
-export function driveMapOf(sheet: BuildSheet): DriveMap {
-  const known = made.get(sheet)
-  if (known) return known
-  const fresh = makeMap(sheet)
-  made.set(sheet, fresh)
-  return fresh
-}
-
-function makeMap(sheet: BuildSheet): DriveMap {
+/** Who holds which camshaft. What the sheet does not tell counts as everything. */
+export function readHolding(sheet: BuildSheet): Holding {
   const named = sheet.shafts.filter(({ kind }) => kind === 'cam').map(({ id }) => id)
   const all = [...new Set([...named, ...sheet.cams.map(({ shaftId }) => shaftId)])]
   const camshafts = all.length > 0 ? all : ['']
@@ -58,7 +49,7 @@ function makeMap(sheet: BuildSheet): DriveMap {
   )
   return {
     camshafts,
-    way: (shaftId) => (told ? ways.get(shaftId) : undefined),
+    holdsBy: (shaftId) => (told ? ways.get(shaftId) : undefined),
     behind: (linkId) => behind.get(linkId) ?? camshafts,
   }
 }

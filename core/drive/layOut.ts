@@ -1,0 +1,182 @@
+import { findRoot, type Point } from '../geometry'
+import type { BuildSheet, Loop, Member } from '../model/buildSheet'
+import { err, ok, type Result } from '../result'
+import { partsOf } from '../sheet'
+import { driverOf, travelSign } from './driver'
+import { solvePath, type PathMember } from './path'
+import { pointOf, shaftPoint } from './positions'
+import { pulleyRadiusMm, sprocketRadiusMm } from './sprocket'
+
+/** What a loop is solved from: circles in the plane in the order in which it passes them, its pitch and its length. Nothing of the engine but this. */
+export interface LoopLayout {
+  readonly loopId: string
+  readonly members: readonly LaidMember[]
+  readonly pitchMm: number
+  /** How long the loop is; undefined where it is not counted. */
+  readonly pitches: number | undefined
+  /** Schematic: the counts are true, the distances are not known and were chosen so that it closes. */
+  readonly drawn: 'toScale' | 'schematic'
+  readonly gaps: readonly LoopGap[]
+  /** Which way the loop travels round what it passes inside: +1 counter-clockwise. */
+  readonly inside: 1 | -1
+  readonly driverId: string | undefined
+  /** A tensioner that stands where the length of the loop puts it. */
+  readonly floating: FloatingMember | undefined
+}
+
+export interface LaidMember extends PathMember {
+  readonly kind: Member['kind']
+  readonly shaftId?: string | undefined
+  /** A wheel that drives something, so that the run before it is pulled. */
+  readonly driven: boolean
+}
+
+export interface FloatingMember {
+  readonly memberId: string
+  readonly radiusMm: number | undefined
+  readonly teeth: number | undefined
+  readonly side: 1 | -1
+  /** The placed member that it comes after, by its place in the list. */
+  readonly after: number
+}
+
+export type LoopGap = 'running' | 'pitch' | 'pitches' | 'distance' | 'guide' | 'tensionerRadius'
+
+export type LayoutError =
+  { readonly code: 'teethMissing'; readonly memberIds: readonly string[] } | { readonly code: 'noSprockets' }
+
+const SCHEMATIC_PITCH_MM = 10
+
+/** What of a build sheet a loop is solved from. Without every distance it is laid out as a schematic.
+ *  Errors: fewer than two toothed wheels; wheels whose teeth are not counted. */
+export function layOut(sheet: BuildSheet, loop: Loop): Result<LoopLayout, LayoutError> {
+  const { member: memberOf } = partsOf(sheet)
+  const toothed = loop.path.flatMap(({ memberId }) => {
+    const member = memberOf(memberId)
+    return member?.shaftId ? [member] : []
+  })
+  if (toothed.length < 2) return err({ code: 'noSprockets' })
+  const missing = toothed.filter(({ teeth }) => !teeth).map(({ id }) => id)
+  if (missing.length > 0) return err({ code: 'teethMissing', memberIds: missing })
+  const inside = travelSign(sheet, loop)
+  const pitchMm = loop.pitchMm?.value ?? SCHEMATIC_PITCH_MM
+  const placed = place(sheet, loop, { inside, pitchMm })
+  const everyPlace = placed.members.every(({ centre }) => centre)
+  const toScale = everyPlace && loop.pitchMm !== undefined
+  const members = toScale
+    ? (placed.members as LaidMember[])
+    : schematic(
+        placed.members.filter(({ shaftId }) => shaftId),
+        loop.pitches?.value,
+        pitchMm,
+      )
+  const floating = floatingOf(sheet, loop, { members, inside, pitchMm })
+  return ok({
+    loopId: loop.id,
+    members,
+    pitchMm,
+    pitches: loop.pitches?.value,
+    drawn: toScale ? 'toScale' : 'schematic',
+    gaps: [
+      ...(sheet.running ? [] : ['running' as const]),
+      ...(loop.pitchMm ? [] : ['pitch' as const]),
+      ...(loop.pitches ? [] : ['pitches' as const]),
+      ...placed.gaps,
+      ...(everyPlace ? [] : ['distance' as const]),
+    ],
+    inside,
+    driverId: driverOf(sheet, loop)?.id,
+    floating,
+  })
+}
+
+interface Lay {
+  readonly inside: 1 | -1
+  readonly pitchMm: number
+}
+type PlacedMember = Omit<LaidMember, 'centre'> & { readonly centre: Point | undefined }
+
+const sideOf = (passed: 'inside' | 'outside', inside: 1 | -1) => (passed === 'inside' ? inside : -inside) as 1 | -1
+
+/** The members in the order of the path, where they are known to stand. A guide that is not known bends nothing and is left out. */
+function place(sheet: BuildSheet, loop: Loop, { inside, pitchMm }: Lay) {
+  const parts = partsOf(sheet)
+  const gaps: LoopGap[] = []
+  const members = loop.path.flatMap(({ memberId, passed }): PlacedMember[] => {
+    const member = parts.member(memberId)
+    if (!member || isFloating(member)) return []
+    const shaft = parts.shaft(member.shaftId)
+    const centre = shaft ? shaftPoint(sheet, shaft) : member.position && pointOf(sheet, member.position)
+    const radiusMm = radiusOf(loop, member, pitchMm)
+    if (!shaft && (!centre || radiusMm === undefined || radiusMm <= 0)) {
+      gaps.push('guide')
+      return []
+    }
+    const { kind, shaftId, teeth } = member
+    const driven = shaft !== undefined && shaft.kind !== 'idler'
+    const side = sideOf(passed, inside)
+    return [{ memberId, kind, shaftId, driven, teeth: teeth?.value, radiusMm: radiusMm ?? 0, side, centre }]
+  })
+  return { members, gaps }
+}
+
+/** To the pin or pitch line: by its teeth, else what was measured and what has to be added to it. */
+function radiusOf({ kind }: Loop, { teeth, radiusMm, allowanceMm }: Member, pitchMm: number): number | undefined {
+  if (teeth) return (kind === 'toothedBelt' ? pulleyRadiusMm : sprocketRadiusMm)(pitchMm, teeth.value)
+  return radiusMm && radiusMm.value + (allowanceMm?.value ?? 0)
+}
+
+/** A tensioner without a place of its own stands where the length of the loop puts it. */
+const isFloating = ({ kind, position, shaftId }: Member) => kind === 'tensioner' && !position && !shaftId
+
+function floatingOf(
+  sheet: BuildSheet,
+  loop: Loop,
+  { members, inside, pitchMm }: Lay & { readonly members: readonly LaidMember[] },
+): FloatingMember | undefined {
+  const at = loop.path.findIndex(({ memberId }) => {
+    const member = partsOf(sheet).member(memberId)
+    return member && isFloating(member)
+  })
+  const part = loop.path[at]
+  const member = partsOf(sheet).member(part?.memberId)
+  if (!part || !member) return undefined
+  return {
+    memberId: member.id,
+    radiusMm: radiusOf(loop, member, pitchMm),
+    teeth: member.teeth?.value,
+    side: sideOf(part.passed, inside),
+    after: placedBefore(loop, members, at),
+  }
+}
+
+/** The placed member that a floating one comes after on the path. */
+function placedBefore(loop: Loop, members: readonly LaidMember[], at: number): number {
+  for (let back = 1; back <= loop.path.length; back++) {
+    const id = loop.path.at((at - back) % loop.path.length)?.memberId
+    const found = members.findIndex(({ memberId }) => memberId === id)
+    if (found >= 0) return found
+  }
+  return 0
+}
+
+/** Wheels in the order of the path, two one above the other, more round a circle, so far apart that the loop closes; or at a plain
+ *  distance when its length is unknown. Those passed outside stand further in, as they would. */
+function schematic(wheels: readonly PlacedMember[], pitches: number | undefined, pitchMm: number) {
+  const reach = wheels.reduce((sum, { radiusMm }) => sum + radiusMm, 0)
+  const inside = wheels[0]?.side ?? 1
+  const placeAt = (i: number, apartMm: number): Point => {
+    if (wheels.length === 2) return { x: 0, y: i * apartMm }
+    const turn = -Math.PI / 2 + (inside * 2 * Math.PI * i) / wheels.length
+    const out = wheels[i]?.side === inside ? 1 : 0.45
+    return { x: out * apartMm * Math.cos(turn), y: out * apartMm * Math.sin(turn) }
+  }
+  const at = (apartMm: number) => wheels.map((wheel, i): LaidMember => ({ ...wheel, centre: placeAt(i, apartMm) }))
+  const lengthAt = (apartMm: number) => {
+    const path = solvePath(at(apartMm), pitchMm)
+    return path.ok ? path.value.pitches : 0
+  }
+  const leastMm = reach * 1.02
+  if (!pitches || lengthAt(leastMm) > pitches) return at(reach * 1.6)
+  return at(findRoot((apartMm) => lengthAt(apartMm) - pitches, leastMm, leastMm + pitches * pitchMm))
+}
