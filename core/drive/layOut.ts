@@ -3,9 +3,9 @@ import type { BuildSheet, Loop, Member } from '../model/buildSheet'
 import { err, ok, type Result } from '../result'
 import { partsOf } from '../sheet'
 import { driverOf, travelSign } from './driver'
+import { loopKinds } from './loopKinds'
 import { solvePath, type PathMember } from './path'
 import { pointOf, shaftPoint } from './positions'
-import { pulleyRadiusMm, sprocketRadiusMm } from './sprocket'
 
 /** What a loop is solved from: circles in the plane in the order in which it passes them, its pitch and its length. Nothing of the engine but this. */
 export interface LoopLayout {
@@ -122,7 +122,7 @@ function place(sheet: BuildSheet, loop: Loop, { inside, pitchMm }: Lay) {
 
 /** To the pin or pitch line: by its teeth, else what was measured and what has to be added to it. */
 function radiusOf({ kind }: Loop, { teeth, radiusMm, allowanceMm }: Member, pitchMm: number): number | undefined {
-  if (teeth) return (kind === 'toothedBelt' ? pulleyRadiusMm : sprocketRadiusMm)(pitchMm, teeth.value)
+  if (teeth) return loopKinds[kind].radiusMm(pitchMm, teeth.value)
   return radiusMm && radiusMm.value + (allowanceMm?.value ?? 0)
 }
 

@@ -1,5 +1,6 @@
 import type { BuildSheet, Loop } from '../model/buildSheet'
 import { layOut } from './layOut'
+import { loopKinds } from './loopKinds'
 import { solveLoop, type LoopError } from './solveLoop'
 
 export interface LengthOffered {
@@ -26,7 +27,7 @@ export function judgeLengths(sheet: BuildSheet, loop: Loop, offered: readonly nu
       closes: solved.ok,
       leftPitches: solved.ok ? solved.value.slackPitches : (short ?? over),
       tensionerTravelMm: solved.ok ? solved.value.tensionerTravelMm : undefined,
-      crankedLink: loop.kind === 'rollerChain' && pitches % 2 === 1,
+      crankedLink: loopKinds[loop.kind].crankedWhenOdd && pitches % 2 === 1,
       error,
     }
   })

@@ -1,4 +1,4 @@
-import type { LinkMapPlace } from '../drive'
+import { loopKinds, type LinkMapPlace } from '../drive'
 import type { Loop } from '../model/buildSheet'
 import { line, words, type PaperDrawing, type PaperPart } from './drawing'
 
@@ -11,7 +11,7 @@ export function linkMapDrawing(places: readonly LinkMapPlace[], pitches: number,
   const [top, middle] = [22, 26]
   const parts: PaperPart[] = []
   for (let k = 0; k <= pitches; k++) {
-    if (kind === 'toothedBelt') {
+    if (loopKinds[kind].made === 'band') {
       parts.push(line(x(k), middle, x(k), middle + 2, 2))
       if (k < pitches) parts.push(line(x(k), middle, x(k + 1), middle, 1))
     } else {

@@ -1,5 +1,5 @@
 import { TextInput } from '@mantine/core'
-import { identifyChain } from '@link-count/core/drive'
+import { identifyChain, loopKinds } from '@link-count/core/drive'
 import { fixed, formatInches, formatMm } from '@link-count/core/units'
 import { typedLimits } from '@link-count/core/model'
 import { LengthInput, parseWhole, useField, useLengthField, wholeWords } from '../../ui/fields'
@@ -14,7 +14,7 @@ export function ChainIdentity() {
   const span = useLengthField(key('span'), typedLimits.acrossMm)
   const roller = useLengthField(key('roller'), typedLimits.chainPartMm)
   const width = useLengthField(key('width'), typedLimits.chainPartMm)
-  if (!sheet.loops.some(({ kind }) => kind === 'rollerChain')) return null
+  if (!sheet.loops.some(({ kind }) => loopKinds[kind].made === 'pinned')) return null
   const matches =
     span.value && over.value
       ? identifyChain({

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react'
-import { pulleyRadiusMm, shaftPoint, sprocketRadiusMm } from '@link-count/core/drive'
+import { shaftPoint, loopKinds } from '@link-count/core/drive'
 import type { Point } from '@link-count/core/geometry'
 import type { BuildSheet, Trusted } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
@@ -111,8 +111,7 @@ function placesOf(sheet: BuildSheet) {
     const radii = sheet.loops.flatMap(({ path, pitchMm, kind }) =>
       path.flatMap(({ memberId }) => {
         const teeth = sheet.members.find(({ id, shaftId }) => id === memberId && shaftId === shaft.id)?.teeth
-        const radius = kind === 'toothedBelt' ? pulleyRadiusMm : sprocketRadiusMm
-        return teeth && pitchMm ? [radius(pitchMm.value, teeth.value)] : []
+        return teeth && pitchMm ? [loopKinds[kind].radiusMm(pitchMm.value, teeth.value)] : []
       }),
     )
     return [{ shaft, at, radiusMm: Math.max(10, ...radii) }]

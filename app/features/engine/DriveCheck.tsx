@@ -1,9 +1,9 @@
-import { toothWorth, readDrive } from '@link-count/core/drive'
+import { toothWorth, readDrive, loopKinds } from '@link-count/core/drive'
 import { readLoop } from '@link-count/core/ledger'
 import type { BuildSheet, Loop } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed } from '@link-count/core/units'
-import { gapCosts, loopWords } from '../../ui/wording'
+import { gapWords, loopWords, nounsOf } from '../../ui/wording'
 import { ChainIdentity } from './ChainIdentity'
 import { DriveBoard } from './DriveBoard'
 import { LengthsForSale } from './LengthsForSale'
@@ -79,7 +79,7 @@ function LoopCheck({ sheet, loop }: { sheet: BuildSheet; loop: Loop }) {
       ? [{ name: member.name, ...toothWorth(member.teeth.value, ratio) }]
       : []
   })
-  const unit = loop.kind === 'toothedBelt' ? 'teeth' : 'pitches'
+  const nouns = nounsOf(loop)
   const wrongTeeth = loop.path.flatMap(({ memberId }) =>
     sheet.members
       .filter(
@@ -92,7 +92,7 @@ function LoopCheck({ sheet, loop }: { sheet: BuildSheet; loop: Loop }) {
       {several && <h3>{loop.name}</h3>}
       {!solved.ok && (
         <p className="warn" role="alert">
-          {loopWords(solved.error, sheet)}
+          {loopWords(solved.error, loop, sheet)}
         </p>
       )}
       <dl className="figures">
@@ -105,17 +105,17 @@ function LoopCheck({ sheet, loop }: { sheet: BuildSheet; loop: Loop }) {
         {solved.ok && (
           <>
             <div>
-              <dt>Whole {loop.kind === 'toothedBelt' ? 'belt' : 'chain'}</dt>
+              <dt>Whole {nouns.loop}</dt>
               <dd className="reading">
-                {solved.value.pitches} {unit}
-                {loop.kind === 'rollerChain' && solved.value.pitches % 2 === 1 ? ', odd: a cranked link?' : ''}
+                {solved.value.pitches} {nouns.pitches}
+                {loopKinds[loop.kind].crankedWhenOdd && solved.value.pitches % 2 === 1 ? ', odd: a cranked link?' : ''}
               </dd>
             </div>
             {solved.value.drawn === 'toScale' && (
               <div>
                 <dt>Slack to take up</dt>
                 <dd className="reading">
-                  {fixed(solved.value.slackPitches, 2)} {unit}
+                  {fixed(solved.value.slackPitches, 2)} {nouns.pitches}
                 </dd>
               </div>
             )}
@@ -132,7 +132,9 @@ function LoopCheck({ sheet, loop }: { sheet: BuildSheet; loop: Loop }) {
           .map(({ id, from, to, expected }) => (
             <div key={id}>
               <dt>{sections.length > 2 ? `${from.name} to ${to.name.toLowerCase()}` : 'Expected count'}</dt>
-              <dd className="reading">{expected ? `${fixed(expected.pitches, 1)} ${unit}` : 'not known yet'}</dd>
+              <dd className="reading">
+                {expected ? `${fixed(expected.pitches, 1)} ${nouns.pitches}` : 'not known yet'}
+              </dd>
             </div>
           ))}
       </dl>
@@ -167,7 +169,7 @@ function LoopCheck({ sheet, loop }: { sheet: BuildSheet; loop: Loop }) {
       {solved.ok && solved.value.gaps.length > 0 && (
         <ul className="soft gap-list">
           {solved.value.gaps.map((gap) => (
-            <li key={gap}>{gapCosts[gap]}</li>
+            <li key={gap}>{gapWords(gap, loop)}</li>
           ))}
         </ul>
       )}

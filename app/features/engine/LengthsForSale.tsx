@@ -52,7 +52,7 @@ export function LengthsForSale({ sheet }: { readonly sheet: BuildSheet }) {
                           {tensionerTravelMm === undefined ? '' : `, tensioner ${fixed(tensionerTravelMm, 1)} mm in`}
                         </span>
                       ) : leftPitches === undefined ? (
-                        error && loopWords(error, sheet)
+                        error && loopWords(error, loop, sheet)
                       ) : (
                         <span className="reading">
                           {fixed(Math.abs(leftPitches), 2)}{' '}

@@ -1,9 +1,10 @@
 import { Button } from '@mantine/core'
-import { linkMap, type Section } from '@link-count/core/drive'
+import { linkMap, loopKinds, type Section } from '@link-count/core/drive'
 import type { Loop } from '@link-count/core/model'
 import { linkMapDrawing, tilePages } from '@link-count/core/paper'
 import { fixed } from '@link-count/core/units'
 import { download } from '../../ui/download'
+import { nounsOf } from '../../ui/wording'
 
 const PX_PER_PITCH = 11
 
@@ -19,8 +20,7 @@ export function LinkMap({
 }) {
   const places = linkMap(sections)
   if (!places || !pitches || places.length < 2) return null
-  const belt = loop.kind === 'toothedBelt'
-  const unit = belt ? 'tooth' : 'link'
+  const { loop: noun, link: unit, links } = nounsOf(loop)
   const width = pitches * PX_PER_PITCH + 30
   const print = async () => {
     const { pdfOfPages } = await import('../../ui/paper/pdfOfPages')
@@ -30,7 +30,7 @@ export function LinkMap({
   return (
     <details className="section wide-field">
       <summary>
-        Link map <span className="soft">where to paint a blank {belt ? 'belt' : 'chain'}</span>
+        Link map <span className="soft">where to paint a blank {noun}</span>
       </summary>
       <div className="section-body stack">
         <p>
@@ -54,14 +54,8 @@ export function LinkMap({
           role="region"
           aria-label={`Link map of the ${loop.name.toLowerCase()}`}
         >
-          <svg
-            width={width}
-            height="92"
-            role="img"
-            aria-label={`${pitches} ${belt ? 'teeth' : 'links'} unrolled`}
-            className="link-map"
-          >
-            {belt ? <BeltStrip pitches={pitches} /> : <ChainStrip pitches={pitches} />}
+          <svg width={width} height="92" role="img" aria-label={`${pitches} ${links} unrolled`} className="link-map">
+            {loopKinds[loop.kind].made === 'band' ? <BeltStrip pitches={pitches} /> : <ChainStrip pitches={pitches} />}
             <Numbers pitches={pitches} />
             {places.map(({ markId, name, atPitches }, i) => (
               <g key={markId} transform={`translate(${15 + atPitches * PX_PER_PITCH} 0)`}>

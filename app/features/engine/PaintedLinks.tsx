@@ -3,6 +3,7 @@ import { linkMap, paintedPlaces, type Section } from '@link-count/core/drive'
 import type { Loop } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
 import { useDraft } from '../../ui/fields'
+import { nounsOf } from '../../ui/wording'
 import { patchLoop, withValue } from './sheetChanges'
 import { useSheetEditor } from './SheetEditor'
 
@@ -48,7 +49,7 @@ export function PaintedLinks({
   return (
     <div className="wide-field">
       <Textarea
-        label={loop.kind === 'toothedBelt' ? 'Lines printed on it' : 'Painted links'}
+        label={nounsOf(loop).painted}
         description="One a line, in the order they pass: a name, single, double or pair, and the pitches on from the one before."
         inputWrapperOrder={['label', 'input', 'description', 'error']}
         placeholder={'gold, pair: 0\nblue, single: 42'}

@@ -7,7 +7,7 @@ import { selectInherited, type Inheritance } from '../../domain/views'
 import { openJob } from '../../domain/writes'
 import { useAppDispatch, useAppSelector } from '../../store'
 import { GuardShape } from '../../ui/GuardShape'
-import { reasonWords } from '../../ui/wording'
+import { nounsOfAll, reasonWords, upperFirst } from '../../ui/wording'
 import { takenOf, useDraft } from '../../ui/fields'
 import { useAttempt } from '../../ui/useAttempt'
 import { useWorkshop } from '../../ui/WorkshopContext'
@@ -34,6 +34,7 @@ export function StartJobDialog({
   const meter = useDraft(`start-job:${engine.id}:meter`)
   const [unit, setUnit] = useState<'hours' | 'miles' | 'km'>('hours')
   const run = parseNumber(meter.text)
+  const noun = nounsOfAll(sheet.loops).loop
   const written = meter.text.trim() !== ''
   const badMeter = written && (!run.ok || run.value < 0 || run.value > 10_000_000)
   const start = async () => {
@@ -69,8 +70,8 @@ export function StartJobDialog({
               value={arrival}
               onChange={(value) => setArrival(value as 'chainOn')}
               data={[
-                { value: 'chainOn', label: 'Chain on' },
-                { value: 'chainOff', label: 'Chain off' },
+                { value: 'chainOn', label: `${upperFirst(noun)} on` },
+                { value: 'chainOff', label: `${upperFirst(noun)} off` },
               ]}
             />
             <p className="soft">

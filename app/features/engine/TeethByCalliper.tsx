@@ -1,7 +1,8 @@
-import { teethFromDiameter } from '@link-count/core/drive'
+import { NativeSelect } from '@mantine/core'
+import { loopKinds, teethFromDiameter } from '@link-count/core/drive'
 import { fixed } from '@link-count/core/units'
 import { sheetLimits, typedLimits } from '@link-count/core/model'
-import { LengthInput, useLengthField } from '../../ui/fields'
+import { LengthInput, useDraft, useLengthField } from '../../ui/fields'
 import { useSheetEditor } from './SheetEditor'
 import { Fold } from '../../ui/Fold'
 
@@ -9,8 +10,11 @@ import { Fold } from '../../ui/Fold'
 export function TeethByCalliper() {
   const { sheet, engineId } = useSheetEditor()
   const key = (name: string) => `sheet:${engineId}:teeth-by-${name}`
-  const belt = sheet.loops.every(({ kind }) => kind === 'toothedBelt') && sheet.loops.length > 0
-  const known = sheet.loops.find(({ pitchMm }) => pitchMm)?.pitchMm
+  const chosen = useDraft(key('loop'), sheet.loops[0]?.id ?? '')
+  const loop = sheet.loops.find(({ id }) => id === chosen.text) ?? sheet.loops[0]
+  const mixed = new Set(sheet.loops.map(({ kind }) => loopKinds[kind].runsOn)).size > 1
+  const kind = loop ? loopKinds[loop.kind].runsOn : 'sprocket'
+  const known = loop?.pitchMm ?? sheet.loops.find(({ pitchMm }) => pitchMm)?.pitchMm
   const outside = useLengthField(key('outside'), typedLimits.acrossMm)
   const pitch = useLengthField(key('pitch'), sheetLimits('loops', 'pitchMm'), known?.typed ?? '')
   const line = useLengthField(key('line'), typedLimits.pitchLineMm, '0.69 mm')
@@ -19,16 +23,24 @@ export function TeethByCalliper() {
       ? teethFromDiameter({
           outsideMm: outside.value.value,
           pitchMm: pitch.value.value,
-          kind: belt ? 'pulley' : 'sprocket',
-          pitchLineMm: belt ? (line.value?.value ?? 0) : 0,
+          kind,
+          pitchLineMm: kind === 'pulley' ? (line.value?.value ?? 0) : 0,
         })
       : undefined
   return (
     <Fold title="Teeth by calliper">
+      {mixed && (
+        <NativeSelect
+          label="It runs in the"
+          value={loop?.id}
+          onChange={(event) => chosen.setText(event.currentTarget.value)}
+          data={sheet.loops.map(({ id, name }) => ({ value: id, label: name.toLowerCase() }))}
+        />
+      )}
       <div className="two-fields">
         <LengthInput field={outside} label="Across the tips" />
         <LengthInput field={pitch} label="Pitch" />
-        {belt && <LengthInput field={line} label="Tip to the belt’s pitch line" />}
+        {kind === 'pulley' && <LengthInput field={line} label="Tip to the belt’s pitch line" />}
       </div>
       {outside.value && pitch.value && (
         <p className="result">
@@ -45,7 +57,7 @@ export function TeethByCalliper() {
         </p>
       )}
       <p className="soft">
-        {belt
+        {kind === 'pulley'
           ? 'Pitch diameter is teeth times pitch over pi.'
           : 'Outside is about pitch times 0.6 and the cotangent of half a tooth, from memory.'}{' '}
         Worn tips measure small: count where you can.

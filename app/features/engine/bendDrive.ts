@@ -1,6 +1,8 @@
 import { nanoid } from 'nanoid'
+import { loopKinds } from '@link-count/core/drive'
 import type { BuildSheet, Coupling, Loop, Mark, Member, Shaft } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
+import { nounsOf, upperFirst } from '../../ui/wording'
 import type { SheetChange } from './sheetChanges'
 
 const nextName = (names: readonly string[], base: string) => {
@@ -14,7 +16,7 @@ const freshId = () => nanoid(8)
 /** A wheel for a loop of this kind on a shaft, with a mark for the reference pose. */
 function wheelFor(sheet: BuildSheet, kind: Loop['kind'], shaft: Shaft) {
   const id = freshId()
-  const of: Member['kind'] = kind === 'toothedBelt' ? 'pulley' : 'sprocket'
+  const of = loopKinds[kind].runsOn
   const names = sheet.members.map(({ name }) => name)
   const wheel: Member = { id: `wheel-${id}`, name: nextName(names, `${shaft.name} ${of}`), kind: of, shaftId: shaft.id }
   return { wheel, mark: markOn(wheel) }
@@ -62,7 +64,7 @@ export const addShaftOn =
 export const addLoop =
   (kind: Loop['kind'], fromShaftId: string, toShaftId: string): SheetChange =>
   (sheet) => {
-    const base = kind === 'toothedBelt' ? 'Belt' : 'Chain'
+    const base = upperFirst(nounsOf({ kind }).loop)
     const id = freshId()
     const names = sheet.loops.map(({ name }) => name)
     const loop: Loop = { id: `loop-${id}`, name: nextName(names, base), kind, path: [] }

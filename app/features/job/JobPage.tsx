@@ -14,7 +14,7 @@ import { FaceStill } from '../../ui/face'
 import { EngineGate } from '../../ui/EngineGate'
 import { PageHeader } from '../../ui/PageHeader'
 import { PartBoundary } from '../../ui/PartBoundary'
-import { gapCosts, loopWords, sideName, stepTitle } from '../../ui/wording'
+import { gapWords, loopWords, sideName, stepTitle } from '../../ui/wording'
 import { BenchMode } from './BenchMode'
 import { CrankReadout } from './bench/CrankReadout'
 import { DegreeWheel } from './bench/DegreeWheel'
@@ -278,7 +278,7 @@ function FaceOrGaps({ counted }: { counted: CountedOnFace | undefined }) {
   const scene = useScene(view)
   const found = useFoundState(view)
   const [beside, setBeside] = useState(false)
-  const errors = scene.errors.map(({ error }) => loopWords(error, view.sheet))
+  const errors = scene.errors.map(({ loop, error }) => loopWords(error, loop, view.sheet))
   if (scene.wheels.length === 0) {
     return (
       <div className="no-face">
@@ -286,7 +286,7 @@ function FaceOrGaps({ counted }: { counted: CountedOnFace | undefined }) {
       </div>
     )
   }
-  const gaps = [...new Set(scene.loops.flatMap(({ solved }) => solved.gaps))]
+  const gaps = [...new Set(scene.loops.flatMap(({ loop, solved }) => solved.gaps.map((gap) => gapWords(gap, loop))))]
   return (
     <>
       <Face scene={scene} counted={counted} />
@@ -303,7 +303,7 @@ function FaceOrGaps({ counted }: { counted: CountedOnFace | undefined }) {
       {(gaps.length > 0 || errors.length > 0) && (
         <p className="gaps">
           {scene.drawn === 'schematic' && <strong>Not to scale. </strong>}
-          {[...errors, ...gaps.map((gap) => gapCosts[gap])].join(' ')}
+          {[...errors, ...gaps].join(' ')}
         </p>
       )}
     </>

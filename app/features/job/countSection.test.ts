@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest'
 import { countedFrom, driveBench, stagedTeeth } from '@link-count/core/testing/driveBench'
 import { benchSheet } from '@link-count/core/testing/bench'
 import { viewOf } from '../../testing/viewOf'
-import { countablesOf, inHandOf, loopsOf, phaseOf, unitOf, wheelOf } from './countSection'
+import { countablesOf, inHandOf, loopsOf, phaseOf, wheelOf } from './countSection'
+import { nounsOf } from '../../ui/wording'
 
 const staged = driveBench('twoStage', stagedTeeth)
 const view = (...drafts: Parameters<typeof viewOf>[0]) => viewOf(drafts, staged)
@@ -57,6 +58,6 @@ test('pins of a roller chain, links of an inverted-tooth chain, teeth of a belt'
   const [loop] = benchSheet().loops
   if (!loop) throw new Error('no loop')
   expect(
-    (['rollerChain', 'invertedToothChain', 'toothedBelt'] as const).map((kind) => unitOf({ ...loop, kind }).one),
+    (['rollerChain', 'invertedToothChain', 'toothedBelt'] as const).map((kind) => nounsOf({ kind }).counted.one),
   ).toEqual(['pin', 'link', 'tooth'])
 })

@@ -52,11 +52,3 @@ export const sectionDraftKey = (jobId: string, stepId: string) => `${jobId}:${st
 /** The wheel that a section's count speaks of. */
 export const wheelOf = ({ sheet }: Pick<JobView, 'sheet'>, { loop, section }: Countable) =>
   spokenOf(sheet, section, readDrive(sheet).driverOf(loop)?.id)
-
-/** What is counted on a loop, one and many. */
-export const unitOf = ({ kind }: Pick<Loop, 'kind'>) =>
-  kind === 'toothedBelt'
-    ? { one: 'tooth', many: 'teeth' }
-    : kind === 'rollerChain'
-      ? { one: 'pin', many: 'pins' }
-      : { one: 'link', many: 'links' }

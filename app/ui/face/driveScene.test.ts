@@ -115,7 +115,7 @@ describe('the drive as it is drawn', () => {
     const bare = driveBench('twinCam', {})
     expect(makeDriveScene(bare, AS_MARKED)).toMatchObject({
       loops: [],
-      errors: [{ loopId: 'chain', error: { code: 'teethMissing' } }],
+      errors: [{ loop: { id: 'chain' }, error: { code: 'teethMissing' } }],
     })
     const counted = driveBench('twinCam', { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 })
     expect(makeDriveScene(counted, AS_MARKED).drawn).toBe('schematic')

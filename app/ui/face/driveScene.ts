@@ -60,7 +60,7 @@ export interface DriveScene {
   }[]
   readonly drawn: 'toScale' | 'schematic'
   /** Loops that cannot be drawn, and why. */
-  readonly errors: readonly { readonly loopId: string; readonly error: LoopError }[]
+  readonly errors: readonly { readonly loop: Loop; readonly error: LoopError }[]
 }
 
 export interface SceneState {
@@ -77,9 +77,7 @@ export function makeDriveScene(sheet: BuildSheet, { offLoops, latePitches, shaft
   const running = planeSign(sheet.running?.value ?? 'clockwise')
   const poseDeg = sheet.referencePose.crankDeg.value
   const solvedLoops = sheet.loops.map((loop) => ({ loop, solved: readDrive(sheet).solved(loop) }))
-  const errors = solvedLoops.flatMap(({ loop, solved }) =>
-    solved.ok ? [] : [{ loopId: loop.id, error: solved.error }],
-  )
+  const errors = solvedLoops.flatMap(({ loop, solved }) => (solved.ok ? [] : [{ loop, error: solved.error }]))
   const memberOf = (id: string) => partsOf(sheet).member(id)
   const shaftOf = (memberId: string) => partsOf(sheet).shaft(memberOf(memberId)?.shaftId)
   /** Plane degrees of a member for one crank degree. */

@@ -1,3 +1,4 @@
+import { loopKinds } from '@link-count/core/drive'
 import type { Loop } from '@link-count/core/model'
 import type { Projection } from './projection'
 
@@ -45,7 +46,7 @@ export function paintLinks(ctx: CanvasRenderingContext2D, paint: LinkPaint): voi
     isCounted: (k) => past(k) <= reach,
     joinsCounted: (k) => past(k) < reach,
   }
-  if (paint.kind === 'rollerChain') paintRollers(ctx, paint, brush)
+  if (loopKinds[paint.kind].made === 'pinned') paintRollers(ctx, paint, brush)
   else paintToothed(ctx, paint, brush)
   if (paint.painted.length === 0) return
   ctx.beginPath()
@@ -116,7 +117,7 @@ function paintToothed(
   brush: Brush,
 ) {
   const { width, x, y, isCounted } = brush
-  const belt = kind === 'toothedBelt'
+  const belt = loopKinds[kind].made === 'band'
   ctx.lineCap = belt ? 'butt' : 'round'
   for (const blue of counted ? [false, true] : [false]) {
     const style = blue ? colours.counted : belt ? colours.rim : colours.plateB

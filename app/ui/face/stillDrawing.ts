@@ -1,3 +1,4 @@
+import { loopKinds } from '@link-count/core/drive'
 import type { Point } from '@link-count/core/geometry'
 import type { BuildSheet } from '@link-count/core/model'
 import type { Side } from '@link-count/core/units'
@@ -53,7 +54,8 @@ function platesOf({ loop, links, solved, pinAt }: LoopScene, projection: Project
       (_, i) => `M${at(2 * i + parity)}L${at(2 * i + parity + 1)}`,
     ).join('')
   const width = Math.max(3.4, solved.path.pitchMm * projection.scale * 0.5)
-  const belt = loop.kind === 'toothedBelt' ? teethOf(pins, projection, width, solved.members[0]?.side ?? 1) : undefined
+  const belt =
+    loopKinds[loop.kind].made === 'band' ? teethOf(pins, projection, width, solved.members[0]?.side ?? 1) : undefined
   return { id: loop.id, belt, outer: plates(0), inner: plates(1), width }
 }
 

@@ -2,11 +2,11 @@ import type { ScaleError } from '@link-count/core/degreeWheel'
 import type { FileError } from '@link-count/core/file'
 import type { LoopError, LoopGap } from '@link-count/core/drive'
 import type { SliderCrankError } from '@link-count/core/kinematics'
-import type { BuildSheet } from '@link-count/core/model'
+import type { BuildSheet, Loop } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, type AngleError, type NumberError } from '@link-count/core/units'
 import type { PairError } from '@link-count/core/zero'
-import { asBelt } from './belt'
+import { nounsOf } from './loops'
 
 export function numberWords(error: NumberError | AngleError): string {
   switch (error.code) {
@@ -56,31 +56,36 @@ export function sliderCrankWords(error: SliderCrankError): string {
 
 const memberName = (sheet: BuildSheet, id: string) => partsOf(sheet).member(id)?.name ?? id
 
-export const loopWords = (error: LoopError, sheet: BuildSheet): string => asBelt(chainWords(error, sheet), sheet)
-
-function chainWords(error: LoopError, sheet: BuildSheet): string {
+/** Why a loop cannot be drawn. */
+export function loopWords(error: LoopError, loop: Pick<Loop, 'kind'>, sheet: BuildSheet): string {
+  const noun = nounsOf(loop)
   switch (error.code) {
     case 'noSprockets':
-      return 'The chain has fewer than two sprockets.'
+      return `The ${noun.loop} has fewer than two ${noun.wheels}.`
     case 'teethMissing':
       return `Count the teeth of: ${error.memberIds.map((id) => memberName(sheet, id).toLowerCase()).join(', ')}. The drive cannot be drawn without them.`
     case 'tooFewMembers':
-      return 'The chain has fewer than two sprockets.'
+      return `The ${noun.loop} has fewer than two ${noun.wheels}.`
     case 'membersTooClose':
       return `${memberName(sheet, error.memberIds[0])} and ${memberName(sheet, error.memberIds[1]).toLowerCase()} stand too close: they overlap by ${fixed(error.shortMm, 1)} mm. Check the distance, the pitch and the teeth.`
     case 'notTouched':
-      return `The chain would not touch the ${memberName(sheet, error.memberId).toLowerCase()} where it stands. Check its place and its radius.`
+      return `The ${noun.loop} would not touch the ${memberName(sheet, error.memberId).toLowerCase()} where it stands. Check its place and its radius.`
     case 'loopTooShort':
-      return `The chain is ${fixed(error.shortPitches, 2)} pitches too short: this layout needs ${fixed(error.needsPitches, 2)}. Check distance, teeth and the number of links.`
+      return `The ${noun.loop} is ${fixed(error.shortPitches, 2)} ${noun.pitches} too short: this layout needs ${fixed(error.needsPitches, 2)}. Check distance, teeth and the number of ${noun.links}.`
     case 'loopTooLong':
-      return `The chain is ${fixed(error.overPitches, 2)} pitches longer than this layout can take up. Check distance, teeth and the number of links.`
+      return `The ${noun.loop} is ${fixed(error.overPitches, 2)} ${noun.pitches} longer than this layout can take up. Check distance, teeth and the number of ${noun.links}.`
   }
 }
 
-export const gapCosts: Record<LoopGap, string> = {
+/** What it costs that something of a loop is not known. */
+export const gapWords = (gap: LoopGap, loop: Pick<Loop, 'kind'>): string =>
+  gap === 'pitches'
+    ? `Number of ${nounsOf(loop).links} not known: the next even number that fits is drawn.`
+    : gapCosts[gap]
+
+const gapCosts: Record<Exclude<LoopGap, 'pitches'>, string> = {
   running: 'Running direction not known: drawn clockwise, and turns are told as “the way it runs”.',
   pitch: 'Pitch not known: the drive is drawn from its counts only, not to scale.',
-  pitches: 'Number of links not known: the next even number that fits is drawn.',
   distance:
     'Distance between the shafts not known: drawn so that the counts close, not to scale. The expected count has to come from a book.',
   guide: 'Guide not measured: it is left out of the drawing and of the expected count.',

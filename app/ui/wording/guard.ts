@@ -1,7 +1,8 @@
 import type { Guard, GuardReason, GuardVerdict } from '@link-count/core/guard'
 import type { BuildSheet } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed } from '@link-count/core/units'
-import { asBelt } from './belt'
+import { nounsOf, nounsOfAll } from './loops'
 import { itemSentence, itemWords } from './register'
 
 /** Degrees that are allowed, never rounded up. */
@@ -27,6 +28,8 @@ export const verdictTitle = ({ verdict, limit, onlyRunning }: Guard): string => 
       : `Trim only: ${down(forwardDeg)}° on, ${down(backDeg)}° back`
   return until === 'stop' ? `${trim}, and gently: the stop is in` : until ? `${trim}, and gently` : trim
 }
+
+const sign = (deg: number) => `${fixed(Math.abs(deg), 0)}° ${deg < 0 ? 'early' : 'late'}`
 
 interface ReasonWords {
   readonly why: string
@@ -55,13 +58,6 @@ const freeItem = (item: keyof typeof itemWords) =>
 
 /** Why the guard says what it says, and what would free it. */
 export function reasonWords(reason: GuardReason, sheet: BuildSheet): ReasonWords {
-  const { why, free } = chainReason(reason, sheet)
-  return { why: asBelt(why, sheet), free: asBelt(free, sheet) }
-}
-
-const sign = (deg: number) => `${fixed(Math.abs(deg), 0)}° ${deg < 0 ? 'early' : 'late'}`
-
-function chainReason(reason: GuardReason, sheet: BuildSheet): ReasonWords {
   const { why, free } = vanishedReason(reason) ?? plainReason(reason, sheet)
   // A trim that is spent, or whose place is not known, is no trim any more.
   if (reason.trim === 'used') return { why: `${why}; turned out of the trim`, free }
@@ -92,8 +88,9 @@ function plainReason(
 ): ReasonWords {
   const named = (list: readonly { readonly id: string; readonly name: string }[], otherwise: string) =>
     list.find(({ id }) => id === targetId)?.name ?? otherwise
-  const many = sheet.loops.length > 1
-  const chain = many ? lower(named(sheet.loops, 'chain')) : 'chain'
+  const loop = partsOf(sheet).loop(targetId)
+  const noun = loop ? nounsOf(loop).loop : nounsOfAll(sheet.loops).loop
+  const chain = sheet.loops.length > 1 && loop ? lower(loop.name) : noun
   const camshaft = named(sheet.shafts, 'Camshaft')
   const tensioner =
     sheet.members.filter(({ kind }) => kind === 'tensioner').length > 1
@@ -118,7 +115,7 @@ function plainReason(
     case 'loopOff':
       return {
         why: `${collide(sheet)}, ${chain} off at the timing position`,
-        free: 'Chain on and counted, or every valve relieved',
+        free: `${upper(noun)} on and counted, or every valve relieved`,
       }
     case 'loopOffAwayFromPose':
       return {
@@ -146,7 +143,7 @@ function plainReason(
     case 'loopNotCounted':
       return { why: `${collide(sheet)}, ${chain} on but not counted`, free: 'Count the run' }
     case 'loopCountedOut':
-      return { why: `${collide(sheet)}, ${chain} counted out`, free: 'Move the chain and count again' }
+      return { why: `${collide(sheet)}, ${chain} counted out`, free: `Move the ${noun} and count again` }
     case 'couplingApart':
       return {
         why: `${collide(sheet)}, coupling apart at the timing position`,

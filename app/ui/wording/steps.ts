@@ -1,28 +1,35 @@
 import type { BuildSheet } from '@link-count/core/model'
 import type { CautionId, Hindrance, Step, StepKind } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
+import { nounsOf, nounsOfAll, type LoopNouns } from './loops'
+import { upperFirst } from './upperFirst'
 
-export const stepTitles: Record<StepKind, string> = {
+const titles: { readonly [K in StepKind]: string | ((noun: LoopNouns) => string) } = {
   makeSafe: 'Make safe',
   lashFound: 'Lash as found',
   trueTdc: 'True TDC',
   whichTdc: 'Which TDC',
   asFound: 'As found',
-  poseChainOff: 'To the timing position, chain off',
+  poseChainOff: ({ loop }) => `To the timing position, ${loop} off`,
   setCam: 'Set the cam',
-  chainOnCount: 'Chain on: count',
+  chainOnCount: ({ loop }) => `${upperFirst(loop)} on: count`,
   tensioner: 'Release tensioner',
   twoTurns: 'Two turns, read again',
   lashLeft: 'Lash as left',
   card: 'Card',
 }
 
-/** A step by its title, with what it is done on where the run sheet has several of its kind; a belt is not called a chain. */
+/** A kind of step by its title. */
+export function kindTitle(kind: StepKind, noun: LoopNouns): string {
+  const title = titles[kind]
+  return typeof title === 'string' ? title : title(noun)
+}
+
+/** A step by its title, with what it is done on where the run sheet has several of its kind. */
 export function stepTitle({ kind, targetIds }: Pick<Step, 'kind' | 'targetIds'>, sheet: BuildSheet): string {
   const [target] = targetIds
   const loop = partsOf(sheet).loop(target)
-  const plain = stepTitles[kind]
-  const title = loop?.kind === 'toothedBelt' ? plain.replace('Chain', 'Belt').replace('chain', 'belt') : plain
+  const title = kindTitle(kind, loop ? nounsOf(loop) : nounsOfAll(sheet.loops))
   const several: Partial<Record<StepKind, readonly { id: string; name: string }[]>> = {
     asFound: sheet.shafts.filter((shaft) => shaft.kind === 'cam'),
     setCam: sheet.shafts.filter((shaft) => shaft.kind === 'cam'),
@@ -35,12 +42,16 @@ export function stepTitle({ kind, targetIds }: Pick<Step, 'kind' | 'targetIds'>,
   return name ? `${title}: ${name.toLowerCase()}` : title
 }
 
-export const hindranceWords: Record<Hindrance, string> = {
-  chainAlreadyOff:
-    'It came in with its chain off, so there is nothing to read here. Setting the cam at the timing position takes its place: firing or overlap is then whichever the cam is set to.',
+const hindrances: { readonly [K in Hindrance]: (noun: LoopNouns) => string } = {
+  chainAlreadyOff: ({ loop }) =>
+    `It came in with its ${loop} off, so there is nothing to read here. Setting the cam at the timing position takes its place: firing or overlap is then whichever the cam is set to.`,
 }
 
-export const cautionWords: Record<CautionId, string> = {
+/** Why a step cannot be done, and what takes its place. */
+export const hindranceWords = (hindrance: Hindrance, { loops }: Pick<BuildSheet, 'loops'>): string =>
+  hindrances[hindrance](nounsOfAll(loops))
+
+const cautions: { readonly [K in CautionId]: string | ((noun: LoopNouns) => string) } = {
   manualFirst: "The maker's manual and the rules of this place come first; this is an aid to them",
   airOff: 'Starting air shut, drained and locked out',
   startingOff: 'Battery off, starter cannot engage',
@@ -48,6 +59,12 @@ export const cautionWords: Record<CautionId, string> = {
   fuelOff: 'Fuel shut; no vapour, no hot metal about',
   plugsOut: 'Plugs out, so that nothing is compressed when turned by hand',
   injectorsOut: 'Injectors or glow plugs out, so that nothing is compressed when turned by hand',
-  handsClear: 'Hands clear of chain and sprockets; nobody else turns it without a word',
+  handsClear: ({ drive }) => `Hands clear of ${drive}; nobody else turns it without a word`,
   asbestos: 'Old gaskets and linings may be asbestos: no scraping dry, no blowing',
+}
+
+/** A caution of make safe, as it is ticked. */
+export function cautionWords(id: CautionId, { loops }: Pick<BuildSheet, 'loops'>): string {
+  const words = cautions[id]
+  return typeof words === 'string' ? words : words(nounsOfAll(loops))
 }

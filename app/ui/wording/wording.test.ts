@@ -17,7 +17,9 @@ import {
   candidateWords,
   daysAgo,
   fileWords,
+  cautionWords,
   gapVerdictWords,
+  gapWords,
   guardSentence,
   handWords,
   hourWords,
@@ -211,6 +213,18 @@ describe('small words', () => {
       'To the timing position, chain off: lower chain',
     )
   })
+  test('where one loop is a chain and another a belt, each is called what it is, and both at once by both', () => {
+    const second = { ...sheet.loops[0], id: 'outer', name: 'Outer belt', kind: 'toothedBelt' as const }
+    const mixed = { ...sheet, loops: [...sheet.loops, second] } as BuildSheet
+    const titles = ['chain', 'outer'].map((id) => stepTitle({ kind: 'chainOnCount', targetIds: [id] }, mixed))
+    expect(titles).toEqual(['Chain on: count: chain', 'Belt on: count: outer belt'])
+    const off = (targetId: string) => reasonWords({ code: 'loopOff', verdict: 'trim', targetId }, mixed)
+    expect(off('outer').free).toBe('Belt on and counted, or every valve relieved')
+    expect(off('chain').free).toBe('Chain on and counted, or every valve relieved')
+    expect(cautionWords('handsClear', mixed)).toContain('Hands clear of chain, belt and what they run on;')
+    expect(cautionWords('handsClear', belt)).toContain('Hands clear of belt and pulleys;')
+    expect(gapWords('pitches', second)).toContain('Number of teeth not known')
+  })
 })
 
 describe('what cannot be taken is said with why, and what would help', () => {
@@ -229,13 +243,15 @@ describe('what cannot be taken is said with why, and what would help', () => {
     expect(stopWords({ code: 'stopsCoincide', spanDeg: 0.4, leastDeg: 1 })).toContain('only 0.4° apart')
     expect(stopWords({ code: 'stopsOpposed', spanDeg: 180 })).toContain('look alike')
     expect(sliderCrankWords({ code: 'rodShorterThanThrow', rodMm: 40, throwMm: 41 })).toContain('could not turn')
-    expect(loopWords({ code: 'loopTooShort', shortPitches: 1.64, needsPitches: 69.64 }, sheet)).toContain(
-      '1.64 pitches too short: this layout needs 69.64',
+    expect(
+      loopWords({ code: 'loopTooShort', shortPitches: 1.64, needsPitches: 69.64 }, { kind: 'rollerChain' }, sheet),
+    ).toContain('1.64 pitches too short: this layout needs 69.64')
+    expect(loopWords({ code: 'loopTooLong', overPitches: 3 }, { kind: 'toothedBelt' }, sheet)).toMatch(
+      /^The belt is 3.00 teeth/,
     )
-    expect(loopWords({ code: 'loopTooLong', overPitches: 3 }, belt)).toMatch(/^The belt is 3.00/)
-    expect(loopWords({ code: 'teethMissing', memberIds: ['cam-sprocket', 'nobody'] }, sheet)).toContain(
-      'cam sprocket, nobody',
-    )
+    expect(
+      loopWords({ code: 'teethMissing', memberIds: ['cam-sprocket', 'nobody'] }, { kind: 'rollerChain' }, sheet),
+    ).toContain('cam sprocket, nobody')
   })
   test.each([
     [{ code: 'tooBig', bytes: 3e7, most: 2e7 }, '30 MB'],

@@ -13,7 +13,7 @@ import {
   type LinkColours,
   type Look,
 } from '../../../ui/face'
-import { handWords } from '../../../ui/wording'
+import { handWords, nounsOf } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { FaceParts } from './FaceParts'
 import { FaceWords } from './FaceWords'
@@ -147,9 +147,7 @@ export function Face({
   }, [scene, projection, counted, drawn, width, height])
 
   const crank = scene.wheels.find(({ isCrank }) => isCrank)
-  const links = scene.loops.map(
-    ({ loop, links: n }) => `${loop.name}, ${n} ${loop.kind === 'toothedBelt' ? 'teeth' : 'links'}`,
-  )
+  const links = scene.loops.map(({ loop, links: n }) => `${loop.name}, ${n} ${nounsOf(loop).links}`)
   return (
     <div
       ref={both}

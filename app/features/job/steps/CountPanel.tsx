@@ -8,8 +8,9 @@ import { fixed, formatDeg, formatLateness } from '@link-count/core/units'
 import { Figure } from '../../../ui/Figure'
 import { useDraft } from '../../../ui/fields'
 import { showNotice } from '../../../ui/notice'
+import { nounsOf } from '../../../ui/wording'
 import { countDraftKey, ruleDraftKey } from '../countKeys'
-import { countablesOf, inHandOf, phaseOf, sectionDraftKey, unitOf, type Countable } from '../countSection'
+import { countablesOf, inHandOf, phaseOf, sectionDraftKey, type Countable } from '../countSection'
 import { useBench } from '../JobContext'
 import { LoopMoves } from './LoopMoves'
 import { CountRuleChoice } from './CountRuleChoice'
@@ -37,7 +38,7 @@ export function CountPanel({ step }: { readonly step: Step }) {
       <p>The build sheet has no marks on two of the parts this loop runs over, so there is nothing to count between.</p>
     )
   const { section, loop, written } = inHand
-  const unit = unitOf(loop)
+  const unit = nounsOf(loop).counted
   if (rule === '')
     return (
       <CountRuleChoice

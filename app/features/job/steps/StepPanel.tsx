@@ -12,7 +12,7 @@ export function StepPanel({ step, status }: { readonly step: Step; readonly stat
       <h2 id="step-title" tabIndex={-1}>
         {stepTitle(step, view.sheet)}
       </h2>
-      {status.hindrance ? <p>{hindranceWords[status.hindrance]}</p> : <Panel key={step.id} step={step} />}
+      {status.hindrance ? <p>{hindranceWords(status.hindrance, view.sheet)}</p> : <Panel key={step.id} step={step} />}
       {step.kind !== 'card' && <StepFooter step={step} status={status} />}
     </section>
   )

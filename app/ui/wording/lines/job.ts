@@ -8,7 +8,7 @@ export const jobLines = {
   strike: ({ targetId }, told) => `Struck: ${told.other(targetId) ?? targetId}`,
   tick: ({ cautionId, ticked }, { sheet }) => {
     const caution = cautionsFor(sheet).find(({ id }) => id === cautionId)
-    return `${ticked ? 'Ticked' : 'Unticked'}: ${caution ? cautionWords[caution.id] : cautionId}`
+    return `${ticked ? 'Ticked' : 'Unticked'}: ${caution ? cautionWords(caution.id, sheet) : cautionId}`
   },
   step: ({ target, outcome, reason }, told) => {
     const words = { done: 'done', skipped: 'passed over', reopened: 'opened again' }[outcome]

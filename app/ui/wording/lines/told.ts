@@ -1,8 +1,9 @@
 import { showOnScale } from '@link-count/core/degreeWheel'
 import type { BuildSheet, Entry, EntryKind, EntryOf, ItemKind } from '@link-count/core/model'
-import { makeRunSheet, stepsOf } from '@link-count/core/runSheet'
+import { makeRunSheet, stepsOf, type StepKind, stepKinds } from '@link-count/core/runSheet'
 import { couplingName } from '../coupling'
-import { stepTitle, stepTitles } from '../steps'
+import { kindTitle, stepTitle } from '../steps'
+import { nounsOfAll } from '../loops'
 
 type NamedList = 'marks' | 'banks' | 'cylinders' | 'cams' | 'shafts' | 'members' | 'loops' | 'couplings'
 
@@ -59,7 +60,7 @@ export function toldBy(
       const list = (['loops', 'members', 'shafts', 'couplings'] as const).find((one) => namesOf(one).has(id))
       return list ? nameOf(list, id) : id
     },
-    stepTitle: (stepId) => titles().get(stepId) ?? formerTitle(stepId),
+    stepTitle: (stepId) => titles().get(stepId) ?? formerTitle(stepId, sheet),
     itemOf: (itemId) => items().get(itemId),
     wheel: (entry, deg, decimals = 1) =>
       showOnScale(deg, wheels().findLast(({ counter }) => counter <= entry.counter)?.scale, decimals),
@@ -77,7 +78,7 @@ export function toldBy(
 }
 
 /** Of a step on a part that the build sheet has no more. */
-function formerTitle(stepId: string): string {
-  const kind = Object.entries(stepTitles).find(([one]) => stepId === one || stepId.startsWith(`${one}-`))
-  return kind?.[1] ?? stepId
+function formerTitle(stepId: string, { loops }: BuildSheet): string {
+  const kind = (Object.keys(stepKinds) as StepKind[]).find((one) => stepId === one || stepId.startsWith(`${one}-`))
+  return kind ? kindTitle(kind, nounsOfAll(loops)) : stepId
 }

@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid'
 import { Button, SegmentedControl } from '@mantine/core'
 import type { Loop, Member } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
-import { wheelOfLoop } from '../../../../ui/wording'
+import { nounsOf } from '../../../../ui/wording'
 import { addShaftOn, addWheelOn } from '../../bendDrive'
 import { patchLoop } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
@@ -12,7 +12,7 @@ import { Choice } from '../Section'
 export function LoopPath({ loop }: { readonly loop: Loop }) {
   const { sheet, apply } = useSheetEditor()
   const nameOf = (id: string) => partsOf(sheet).member(id)?.name ?? id
-  const wheel = wheelOfLoop(loop)
+  const wheel = nounsOf(loop).wheel
   const bare = sheet.shafts.filter(
     ({ id }) =>
       !loop.path.some(({ memberId }) => sheet.members.some((one) => one.id === memberId && one.shaftId === id)),

@@ -1,9 +1,9 @@
-import { readDrive } from '@link-count/core/drive'
+import { readDrive, loopKinds } from '@link-count/core/drive'
 import { sheetLimits, type Loop } from '@link-count/core/model'
 import { removeLoop } from '../../bendDrive'
 import { LinkMap } from '../../LinkMap'
 import { PaintedLinks } from '../../PaintedLinks'
-import { wheelOfLoop } from '../../../../ui/wording'
+import { nounsOf, upperFirst } from '../../../../ui/wording'
 import { patchLoop, withValue } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
 import { MmField, PitchesField, WholeField } from '../../TrustedField'
@@ -17,7 +17,7 @@ export function LoopSection({ loop }: { readonly loop: Loop }) {
   const { sheet, apply } = useSheetEditor()
   const solved = readDrive(sheet).solved(loop)
   const sections = readDrive(sheet).sections(loop)
-  const belt = loop.kind === 'toothedBelt'
+  const nouns = nounsOf(loop)
   return (
     <Section
       title={loop.name}
@@ -43,11 +43,11 @@ export function LoopSection({ loop }: { readonly loop: Loop }) {
       <WholeField
         limits={sheetLimits('loops', 'pitches')}
         id={`links-${loop.id}`}
-        label={`${belt ? 'Teeth' : 'Pitches'} in the whole ${loop.name.toLowerCase()}`}
+        label={`${upperFirst(nouns.pitches)} in the whole ${loop.name.toLowerCase()}`}
         value={loop.pitches}
         change={(value) => patchLoop(loop.id, (one) => withValue(one, 'pitches', value))}
       />
-      {belt && (
+      {loopKinds[loop.kind].made === 'band' && (
         <Choice
           label={`Teeth of the ${loop.name.toLowerCase()} are`}
           value={loop.toothShape ?? 'unknown'}
@@ -91,7 +91,7 @@ export function LoopSection({ loop }: { readonly loop: Loop }) {
       <PaintedLinks loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
       <LinkMap loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
       <button type="button" className="link wide-field" onClick={() => apply(removeLoop(loop.id))}>
-        Take the {loop.name.toLowerCase()} off the sheet, with its {wheelOfLoop(loop)}s
+        Take the {loop.name.toLowerCase()} off the sheet, with its {nounsOf(loop).wheels}
       </button>
     </Section>
   )

@@ -1,6 +1,7 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core'
 import { allOf } from '@link-count/core/ledger'
 import { camSpec } from '@link-count/core/cams'
+import { loopKinds } from '@link-count/core/drive'
 import { entryLimits, type Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
@@ -14,7 +15,7 @@ import { useDialPlace } from '../../ways/cam/useDialPlace'
 export function ChainMeasure({ step }: { readonly step: Step }) {
   const { view, say } = useBench()
   const { sheet, job, state } = view
-  const chains = sheet.loops.filter(({ kind }) => kind !== 'toothedBelt')
+  const chains = sheet.loops.filter(({ kind }) => loopKinds[kind].grows)
   const chosen = useDraft(`${job.id}:${step.id}:chain`, chains[0]?.id ?? '')
   const length = useLengthField(`${job.id}:${step.id}:chain-length`, entryLimits('chainLength', 'measuredMm'))
   const over = useField(`${job.id}:${step.id}:chain-over`, parseWhole(entryLimits('chainLength', 'overPitches')), '10')

@@ -6,7 +6,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, ratioValue } from '@link-count/core/units'
 import { useDraft } from '../../../../ui/fields'
-import { handWords } from '../../../../ui/wording'
+import { handWords, nounsOf } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { Fold } from '../../../../ui/Fold'
 
@@ -17,10 +17,10 @@ export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly ste
   const done = useDraft(`${job.id}:${step.id}:hung`, '0')
   const order = hangingOrder(sheet, loop, readLoop(sheet, loop, state.counts, undefined, state.seats).sections)
   const at = Math.min(Number(done.text) || 0, order.length)
-  const what = loop.kind === 'toothedBelt' ? 'belt' : 'chain'
+  const nouns = nounsOf(loop)
   const nameOf = (id: string) => partsOf(sheet).member(id)?.name.toLowerCase() ?? ''
   const driver = order[0]
-  const driverShaft = sheet.shafts.find(({ id }) => id === partsOf(sheet).member(driver?.memberId)?.shaftId)
+  const driverShaft = partsOf(sheet).shaftOfMember(driver?.memberId)
   const runs = driverShaft && ratioValue(readDrive(sheet).ratioOf(driverShaft)) < 0 ? -1 : 1
   const on = () => {
     void say({ kind: 'loop', loopId: loop.id, change: 'on', stepId: step.id }, [done])
@@ -28,14 +28,14 @@ export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly ste
   return (
     <div className="stack">
       <p>
-        The crank and the cams that are set stay where they are: the {what} moves, or the hub. Hang it from the{' '}
+        The crank and the cams that are set stay where they are: the {nouns.loop} moves, or the hub. Hang it from the{' '}
         {driver ? nameOf(driver.memberId) : 'driver'} back along the runs that are pulled; all the slack ends on the run
         that leaves it, {handWords(runs, sheet, side)}.
       </p>
       <ol className="hanging" aria-label={`Order of hanging the ${loop.name.toLowerCase()}`}>
         {order.map((part, i) => (
           <li key={part.memberId} aria-current={i === at ? 'step' : undefined} className={i < at ? 'hung' : ''}>
-            {partWords(part, order[i - 1], nameOf, loop.kind === 'toothedBelt' ? 'teeth' : 'pitches')}
+            {partWords(part, order[i - 1], nameOf, nouns.pitches)}
           </li>
         ))}
       </ol>

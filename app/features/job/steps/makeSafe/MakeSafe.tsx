@@ -13,7 +13,7 @@ export function MakeSafe({ step }: { readonly step: Step }) {
         <Checkbox
           key={id}
           size="md"
-          label={cautionWords[id]}
+          label={cautionWords(id, view.sheet)}
           checked={view.state.ticked.has(id)}
           onChange={(event) =>
             void say({ kind: 'tick', cautionId: id, ticked: event.currentTarget.checked, stepId: step.id })

@@ -3,6 +3,7 @@ import { isReleased } from '@link-count/core/ledger'
 import type { BuildSheet, Loop } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
+import { nounsOf } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { TurnTo } from '../../TurnTo'
 import { timingPosition } from '../../timingPosition'
@@ -21,12 +22,13 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
   const tensioner = tensionerOf(sheet, loop)
   const held = tensioner && !isReleased(state.tensioners[tensioner.id] ?? 'out')
   if (!loop) return null
+  const noun = nounsOf(loop).loop
   if (!on) {
     const sits = state.loops[loop.id]?.offAt === 'pose'
     return (
       <div className="stack">
         <p className="result">
-          {job.arrival === 'chainOff' ? 'It came in with its chain off. ' : 'The chain is off. '}
+          {job.arrival === 'chainOff' ? `It came in with its ${noun} off. ` : `The ${noun} is off. `}
           {sits
             ? 'The crank is at the timing position: trims only.'
             : 'Where the crank stands to the timing position is not known.'}
@@ -35,7 +37,7 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
           <>
             <TurnTo target={target} arrived={arrived} />
             <p className="soft">
-              With the chain off the lobes say nothing about the crank: firing or overlap is then whichever the cam is
+              With the {noun} off the lobes say nothing about the crank: firing or overlap is then whichever the cam is
               set to.
             </p>
           </>
@@ -75,7 +77,7 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
       </Button>
       {!stood && (
         <p className="soft">
-          First say that it stands at the timing position: with the chain off the crank may only be trimmed.
+          First say that it stands at the timing position: with the {noun} off the crank may only be trimmed.
         </p>
       )}
     </div>
