@@ -1,6 +1,7 @@
 import { wrapToSigned } from '../units'
-import { halfTurn, lateBy, skim, slack, stretch, stretchAndSkim, teeth } from './lateCauses'
-import { camSwapped, lash, mark, wear, wrongCam, wrongLift } from './lobeCauses'
+import { CAUSES, causes, causesThat, type CauseRecord } from './causes'
+import { halfTurn, lateBy, stretchAndSkim, teeth } from './lateCauses'
+import { wrongCam } from './lobeCauses'
 import { nothing } from './predict'
 import type { CauseCode, PerPart, Prediction, Readings } from './readings'
 
@@ -44,21 +45,6 @@ export interface Diagnosis {
 /** A reading further than this from what a cause says rules the cause out. */
 const RULES_OUT_SIGMAS = 3
 
-const singles: Readonly<Record<CauseCode, (readings: Readings) => Prediction[]>> = {
-  teeth: (readings) => teeth(readings),
-  halfTurn,
-  stretch,
-  skim,
-  slack,
-  lash,
-  wear,
-  wrongLift,
-  camSwapped,
-  mark,
-  wrongCam: () => [],
-}
-const ORDER = Object.keys(singles) as readonly CauseCode[]
-
 /** What is wrong, from how late every lobe is and how long it stays open. A cause stands when no reading lies further than three sigma from what it
  *  says at its best size; one that the numbers rule out is never named as likely. Two causes at once are tried only when no single one
  *  stands. Source: handbook 12; least squares with limits of three sigma. */
@@ -81,7 +67,7 @@ function lastResort(readings: Readings): readonly Fit[] {
 
 /** Each cause by itself. With the half of the cycle contradicted by a witness, half a turn is one of them whatever else is wrong. */
 function hypotheses(readings: Readings): Prediction[] {
-  const alone = ORDER.flatMap((code) => singles[code](readings))
+  const alone = CAUSES.flatMap((code) => causes[code].predict(readings))
   if (readings.half !== 'opposite') return alone
   const turned = halfTurn(readings)
   return turned.some((one) => worstOf(readings, one) <= RULES_OUT_SIGMAS)
@@ -91,7 +77,7 @@ function hypotheses(readings: Readings): Prediction[] {
 
 function judge(readings: Readings, predictions: readonly Prediction[]) {
   const judged = predictions.map((prediction) => ({ prediction, worst: worstOf(readings, prediction) }))
-  const rank = ({ causes }: Prediction) => ORDER.indexOf(causes[0] ?? 'mark')
+  const rank = ({ causes }: Prediction) => CAUSES.indexOf(causes[0] ?? 'mark')
   const standing = judged
     .filter(({ worst }) => worst <= RULES_OUT_SIGMAS)
     .sort((a, b) => rank(a.prediction) - rank(b.prediction) || a.worst - b.worst)
@@ -127,8 +113,8 @@ function worstOf({ lobes }: Readings, { lobes: said, besides }: Prediction): num
 
 /** Two causes at once: whole teeth on top of something that makes everything late, or of what changes durations; late and durations. */
 function pairs(readings: Readings): Prediction[] {
-  const lates = [stretch, skim, slack]
-  const shorts = [lash, wear, wrongLift]
+  const lates = causesThat('late').map((code) => causes[code].predict)
+  const shorts = causesThat('duration').map((code) => causes[code].predict)
   const flat: Readings = { ...readings, lobes: readings.lobes.map((lobe) => ({ ...lobe, duration: undefined })) }
   const long = shorts.flatMap((cause) =>
     cause({ ...readings, lobes: readings.lobes.map((lobe) => ({ ...lobe, latenessDeg: 0 })) }),
@@ -146,7 +132,7 @@ function pairs(readings: Readings): Prediction[] {
 }
 
 /** Whole teeth taken off first, from two early to two late on each camshaft in turn, then the rest fitted: the closest of all. */
-function bestWithTeeth(readings: Readings, cause: (readings: Readings) => Prediction[]): Prediction[] {
+function bestWithTeeth(readings: Readings, cause: CauseRecord['predict']): Prediction[] {
   const shafts = [...new Set(readings.lobes.map(({ shaftId }) => shaftId))]
   const trials = [-2, -1, 0, 1, 2].flatMap((k) =>
     shafts.flatMap((shaftId) => {
@@ -198,11 +184,11 @@ const someUnknown = (pers: readonly (PerPart | undefined)[], known: Readings['el
 /** The reading that tells the first two that stand apart; the one that would find a cause where none does. */
 function nextOf(readings: Readings, fits: readonly Fit[]): NextReading | undefined {
   const standing = new Set(fits.flatMap(({ causes }) => causes))
-  const has = (...codes: CauseCode[]) => codes.filter((code) => standing.has(code)).length
+  const has = (codes: readonly CauseCode[]) => codes.filter((code) => standing.has(code)).length
   const unread = readings.lobes.some(({ duration }) => !duration)
   if (fits.length === 0) return unread ? 'openingAndClosing' : 'readAgain'
   if (fits.length === 1) return standing.has('wrongCam') ? 'camIdentity' : proving(readings)
-  if (has('stretch', 'skim', 'slack') > 1) {
+  if (has(causesThat('late')) > 1) {
     if (
       someUnknown(
         readings.lobes.map(({ perStretch }) => perStretch),
@@ -218,7 +204,7 @@ function nextOf(readings: Readings, fits: readonly Fit[]): NextReading | undefin
       ? 'measureHead'
       : 'readAgain'
   }
-  if (has('lash', 'wear', 'wrongLift') > 1) {
+  if (has(causesThat('duration')) > 1) {
     if (readings.lobes.some(({ lashOverMm }) => lashOverMm === undefined)) return 'measureLash'
     return standing.has('wear') && readings.lobes.some(({ topLiftOverMm }) => topLiftOverMm === undefined)
       ? 'topLift'

@@ -2,6 +2,7 @@ import { byId } from '../byId'
 import { camSpec, eventLiftMm } from '../cams'
 import { toothWorth, type DriveLink, readDrive } from '../drive'
 import { allOf, lastIn, lastOf, type JobState } from '../ledger'
+import { isReleased } from '../ledger'
 import type { BuildSheet, Cam, Phase } from '../model'
 import { partsOf } from '../sheet'
 import { degFromRad, ratioValue, wrapToSigned } from '../units'
@@ -24,7 +25,7 @@ export function readingsOfJob(sheet: BuildSheet, state: JobState, phase: Phase):
     elongation: elongationOf(sheet, state),
     skimmed: skimmedOf(sheet, state),
     cameRunning:
-      Object.values(state.tensioners).every((at) => at === 'asArrived' || at === 'released' || at === 'proven') &&
+      Object.values(state.tensioners).every(isReleased) &&
       marks.every((read) => read.kind !== 'camMark' || read.approach === 'running'),
     half: halfOf(sheet, state),
   }

@@ -1,5 +1,6 @@
 import { readDrive, type Holding } from '../drive'
 import { isRelieved, openLinks, provedShafts, readsOut, type LinkStand, type ReadOut, type Stand } from '../ledger'
+import { registerItems } from '../ledger'
 import type { BuildSheet } from '../model/buildSheet'
 import { severity, type GuardReason, type GuardReasonCode } from './guard'
 import { trimAround, trimWhereApart, type ApartTrim, type Trim } from './room'
@@ -210,8 +211,7 @@ function heldReasons(sheet: BuildSheet, stand: Stand, links: readonly Link[]): G
 
 /** Whether a camshaft, and not the crank, may be moved. */
 export function camshaftVerdict(sheet: BuildSheet, stand: Stand): GuardReason['verdict'] {
-  if (stand.register.some(({ item }) => item === 'lock' || item === 'lockingPin' || item === 'capsLoose'))
-    return 'doNotTurn'
+  if (stand.register.some(({ item }) => registerItems[item].stopsCamshafts)) return 'doNotTurn'
   const threatened = threatenedShafts(sheet, stand)
   const links = linksOf(sheet, stand, threatened)
   if (links.some(({ at, threatens }) => at.is === 'unknown' && threatens.length > 0)) return 'unknown'

@@ -1,6 +1,7 @@
 import { byId } from '../byId'
 import type { BuildSheet } from '../model/buildSheet'
 import type { Job } from '../model/engine'
+import { partsOf } from '../sheet'
 import type { Draft } from './draft'
 import { allOf } from './kept'
 import { alike } from './sectionCounts'
@@ -55,9 +56,10 @@ export function partsOfJob(
         },
       ]
     })
-  const tensioners = sheet.members
-    .filter(({ kind }) => kind === 'tensioner')
-    .map(({ id }): [string, TensionerState] => [id, stand.tensioners.get(id)?.is ?? 'asArrived'])
+  const tensioners = partsOf(sheet).tensioners.map(({ id }): [string, TensionerState] => [
+    id,
+    stand.tensioners.get(id)?.is ?? 'asArrived',
+  ])
   return {
     register: stand.register,
     loops: byId(loops),

@@ -2,7 +2,6 @@ import type { BuildSheet } from '../model/buildSheet'
 import type { EntryOf } from '../model/entry'
 import { shaftOfRead } from './camWitnesses'
 import type { Draft } from './draft'
-import type { TensionerState } from './state'
 
 /* What work on the drive does to what was read and counted in a job: as found stays true, the rest is stale once what it spoke of was moved. */
 
@@ -29,5 +28,3 @@ export function forgetReadings(draft: Draft): void {
   draft.camReads = draft.camReads.filter(({ phase }) => phase === 'found')
   draft.counts = draft.counts.filter(({ phase }) => phase === 'found')
 }
-
-export const isReleased = (state: TensionerState) => state === 'asArrived' || state === 'released' || state === 'proven'

@@ -1,6 +1,6 @@
 export * from './bestMoves'
 export * from './moves'
 export * from './countsAfter'
-export { offsetKeyDeg } from './driveMoves'
+export { offsetKeyDeg } from './adjusterKinds'
 export * from './movesOfJob'
 export { loopsToCount } from './toothMoves'

@@ -3,7 +3,8 @@ import { readLoop, type JobState } from '../ledger'
 import type { BuildSheet, Loop, Member, Phase } from '../model'
 import { partsOf } from '../sheet'
 import { camshaftsBehind, loopsTo } from './camshaftsBehind'
-import { EFFORT, type DriveMove } from './driveMoves'
+import { adjusterKinds } from './adjusterKinds'
+import { TOOTH_ABOVE_EFFORT, type DriveMove } from './driveMoves'
 
 /** Teeth each way over a wheel where every camshaft behind it has a tooth of its own as well: whoever is further out hangs the loop again. */
 const MOST_ABOVE = 3
@@ -27,8 +28,10 @@ export const toothMoves = (sheet: BuildSheet, state: JobState, phase: Phase): Dr
       ...(driven.length > 1 || driven.some(({ last }) => !last) ? [{ memberId: driver.id, camIds: behind }] : []),
     ].filter(({ camIds }) => endsHere(camIds) || counted)
     return [
-      ...driven.filter(({ last }) => last).map((one) => ({ ...one, effort: EFFORT.chainTooth, most: Infinity })),
-      ...above.map((one) => ({ ...one, effort: EFFORT.toothAbove, most: MOST_ABOVE })),
+      ...driven
+        .filter(({ last }) => last)
+        .map((one) => ({ ...one, effort: adjusterKinds.chainTooth.effort, most: Infinity })),
+      ...above.map((one) => ({ ...one, effort: TOOTH_ABOVE_EFFORT, most: MOST_ABOVE })),
     ].flatMap(({ memberId, camIds, effort, most }): DriveMove[] => {
       const places = placesOf(sheet, memberId)
       if (places === undefined) return []

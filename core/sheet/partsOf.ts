@@ -16,6 +16,7 @@ export interface SheetParts {
   /** The shaft that a wheel sits on. */
   readonly shaftOfMember: ById<Shaft>
   readonly crank: Shaft | undefined
+  readonly tensioners: readonly Member[]
 }
 
 /** The parts of a build sheet, to be asked for by id. */
@@ -32,6 +33,7 @@ export const partsOf = oncePerSheet((sheet: BuildSheet): SheetParts => {
     cam: find(sheet.cams),
     shaftOfMember: (id) => shaft(member(id)?.shaftId),
     crank: sheet.shafts.find(({ kind }) => kind === 'crank'),
+    tensioners: sheet.members.filter(({ kind }) => kind === 'tensioner'),
   }
 })
 

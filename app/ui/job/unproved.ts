@@ -1,5 +1,6 @@
 import { turnedTightDeg } from '@link-count/core/ledger'
 import { PROOF_TURN_DEG } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import type { JobView } from '../../domain/views'
 
 /** What the card has to say is not proved, in plain words; empty when all is. */
@@ -33,7 +34,7 @@ export function unprovedOf({ state, sheet, steps }: Pick<JobView, 'state' | 'she
     turnedTightDeg(state, []) < PROOF_TURN_DEG
   )
     words.push('Not turned two full turns with everything tight')
-  for (const member of sheet.members.filter(({ kind }) => kind === 'tensioner')) {
+  for (const member of partsOf(sheet).tensioners) {
     if (state.tensioners[member.id] === 'asArrived') continue
     if (state.tensioners[member.id] !== 'proven') words.push(`${member.name}: not felt to push after release`)
   }

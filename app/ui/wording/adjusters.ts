@@ -1,34 +1,40 @@
 import type { Adjuster } from '@link-count/core/model'
 
-export const adjusterKindWords: Record<Adjuster['kind'], string> = {
-  chainTooth: 'the loop laid over by a tooth',
-  hub: 'a hub or vernier with places',
-  keyway: 'several keyways',
-  offsetKey: 'offset keys',
-  slots: 'slotted holes',
-  taper: 'a taper',
-  grubScrews: 'grub screws',
-  turnedOver: 'turned over',
-  couplingSlip: 'slip of the coupling',
+interface AdjusterWords {
+  /** What it is, on the build sheet. */
+  readonly name: string
+  /** What is done at it, without how far: "Hub of the inlet sprocket, 3 places". `amount` counts places or choices. */
+  readonly done: (memberName: string, amount: number, adjuster: Adjuster) => string
 }
 
-/** What is done at an adjuster, without how far: "Hub of the inlet sprocket, 3 places back". */
-export function adjusterWords(adjuster: Adjuster, memberName: string, amount: number): string {
-  const of = memberName.toLowerCase()
-  switch (adjuster.kind) {
-    case 'hub':
-      return `Hub of the ${of}, ${Math.abs(amount)} ${Math.abs(amount) === 1 ? 'place' : 'places'}`
-    case 'keyway':
-      return `${memberName} on its keyway ${amount + 1}`
-    case 'offsetKey': {
-      const keys = adjuster.keysMm?.filter((mm) => mm > 0) ?? []
-      return `Offset key of ${keys[(amount - 1) % Math.max(1, keys.length)] ?? '?'} mm in the ${of}`
-    }
-    case 'turnedOver':
-      return `${memberName} turned over`
-    case 'slots':
-      return `${memberName} in its slots`
-    default:
-      return `${memberName}, let go and turned`
-  }
+const letGo: AdjusterWords['done'] = (memberName) => `${memberName}, let go and turned`
+
+const words: { readonly [K in Adjuster['kind']]: AdjusterWords } = {
+  chainTooth: { name: 'the loop laid over by a tooth', done: letGo },
+  hub: {
+    name: 'a hub or vernier with places',
+    done: (memberName, amount) => {
+      const places = Math.abs(amount)
+      return `Hub of the ${memberName.toLowerCase()}, ${places} ${places === 1 ? 'place' : 'places'}`
+    },
+  },
+  keyway: { name: 'several keyways', done: (memberName, amount) => `${memberName} on its keyway ${amount + 1}` },
+  offsetKey: {
+    name: 'offset keys',
+    done: (memberName, amount, { keysMm }) => {
+      const keys = keysMm?.filter((mm) => mm > 0) ?? []
+      return `Offset key of ${keys[(amount - 1) % Math.max(1, keys.length)] ?? '?'} mm in the ${memberName.toLowerCase()}`
+    },
+  },
+  slots: { name: 'slotted holes', done: (memberName) => `${memberName} in its slots` },
+  taper: { name: 'a taper', done: letGo },
+  grubScrews: { name: 'grub screws', done: letGo },
+  turnedOver: { name: 'turned over', done: (memberName) => `${memberName} turned over` },
+  couplingSlip: { name: 'slip of the coupling', done: letGo },
 }
+
+export const adjusterName = (kind: Adjuster['kind']): string => words[kind].name
+
+/** What is done at an adjuster, without how far. */
+export const adjusterWords = (adjuster: Adjuster, memberName: string, amount: number): string =>
+  words[adjuster.kind].done(memberName, amount, adjuster)

@@ -1,28 +1,24 @@
 import type { BandCode, CauseCode, NextReading } from '@link-count/core/diagnose'
 
-/** What is wrong, in a line. */
-export const causeWords: Record<CauseCode, string> = {
-  teeth: 'Whole teeth out',
-  halfTurn: 'Half a turn out: a whole turn of the crank',
-  stretch: 'The chain has stretched',
-  skim: 'The head or block was skimmed',
-  slack: 'Slack lies on the run that pulls',
-  lash: 'Lash is not the book’s',
-  wear: 'A lobe is worn',
-  wrongLift: 'Read at another lift than the book’s',
-  camSwapped: 'Inlet and exhaust camshaft changed over',
-  mark: 'The mark is not what it seems; the cam is right',
-  wrongCam: 'A camshaft that is not this book’s',
+export interface CauseWords {
+  /** What is wrong, in a line. */
+  readonly name: string
+  /** What its size is counted in, where it has one. */
+  readonly size?: { readonly unit: string; readonly decimals: number }
 }
 
-/** What a cause's size is counted in. */
-export const causeUnit: Partial<Record<CauseCode, { readonly unit: string; readonly decimals: number }>> = {
-  stretch: { unit: '% longer', decimals: 2 },
-  skim: { unit: ' mm', decimals: 2 },
-  slack: { unit: ' mm', decimals: 1 },
-  lash: { unit: ' mm more', decimals: 2 },
-  wear: { unit: ' mm of lift', decimals: 2 },
-  wrongLift: { unit: ' mm off', decimals: 2 },
+export const causeWords: { readonly [K in CauseCode]: CauseWords } = {
+  teeth: { name: 'Whole teeth out' },
+  halfTurn: { name: 'Half a turn out: a whole turn of the crank' },
+  stretch: { name: 'The chain has stretched', size: { unit: '% longer', decimals: 2 } },
+  skim: { name: 'The head or block was skimmed', size: { unit: ' mm', decimals: 2 } },
+  slack: { name: 'Slack lies on the run that pulls', size: { unit: ' mm', decimals: 1 } },
+  lash: { name: 'Lash is not the book’s', size: { unit: ' mm more', decimals: 2 } },
+  wear: { name: 'A lobe is worn', size: { unit: ' mm of lift', decimals: 2 } },
+  wrongLift: { name: 'Read at another lift than the book’s', size: { unit: ' mm off', decimals: 2 } },
+  camSwapped: { name: 'Inlet and exhaust camshaft changed over' },
+  mark: { name: 'The mark is not what it seems; the cam is right' },
+  wrongCam: { name: 'A camshaft that is not this book’s' },
 }
 
 export const nextReadingWords: Record<NextReading, string> = {

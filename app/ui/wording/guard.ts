@@ -39,23 +39,6 @@ interface ReasonWords {
 const collide = (sheet: BuildSheet) =>
   sheet.interference.value === 'yes' ? 'Interference engine' : 'Interference not known, so treated as yes'
 
-const freeItem = (item: keyof typeof itemWords) =>
-  ({
-    stop: 'Take the stop out',
-    dialRod: 'Take the dial out',
-    probe: 'Take the probe out',
-    lockingPin: 'Take the pin out',
-    tensionerPin: 'Release the tensioner',
-    rag: 'Take the rag out',
-    tie: 'Take the tie off',
-    lock: 'Take the lock off',
-    capsLoose: 'Tighten the caps',
-    fingerTight: 'Tighten the bolts',
-    tabsNotBent: 'Bend the tabs',
-    valvesRelieved: 'Put the rockers back',
-    other: 'Take it out',
-  })[item]
-
 /** Why the guard says what it says, and what would free it. */
 export function reasonWords(reason: GuardReason, sheet: BuildSheet): ReasonWords {
   const { why, free } = vanishedReason(reason) ?? plainReason(reason, sheet)
@@ -92,10 +75,7 @@ function plainReason(
   const noun = loop ? nounsOf(loop).loop : nounsOfAll(sheet.loops).loop
   const chain = sheet.loops.length > 1 && loop ? lower(loop.name) : noun
   const camshaft = named(sheet.shafts, 'Camshaft')
-  const tensioner =
-    sheet.members.filter(({ kind }) => kind === 'tensioner').length > 1
-      ? named(sheet.members, 'Tensioner')
-      : 'Tensioner'
+  const tensioner = partsOf(sheet).tensioners.length > 1 ? named(sheet.members, 'Tensioner') : 'Tensioner'
   const looked = 'Look at the engine, and say what you see'
   switch (code) {
     case 'makeSafeNotDone':
@@ -108,7 +88,7 @@ function plainReason(
     case 'capsLoose':
     case 'itemIn':
       return item
-        ? { why: itemSentence(item, sheet), free: freeItem(item.item) }
+        ? { why: itemSentence(item, sheet), free: itemWords[item.item].free }
         : { why: 'Something is in', free: 'Take it out' }
     case 'itemSaidTwoWays':
       return { why: `${item ? itemWords[item.item].name : 'Something'}: in and out, by two devices`, free: looked }

@@ -1,19 +1,30 @@
+import { registerItems } from '@link-count/core/ledger'
 import type { BuildSheet, ItemKind, Relief } from '@link-count/core/model'
 
-export const itemWords: Record<ItemKind, { readonly name: string; readonly takeOut: string; readonly in: string }> = {
-  stop: { name: 'Piston stop', in: 'in', takeOut: 'Stop is out' },
-  dialRod: { name: 'Dial rod', in: 'in', takeOut: 'Dial is out' },
-  probe: { name: 'Probe', in: 'in', takeOut: 'Probe is out' },
-  lockingPin: { name: 'Locking pin', in: 'in', takeOut: 'Pin is out' },
-  tensionerPin: { name: 'Tensioner pin', in: 'in', takeOut: 'Pin is out' },
-  rag: { name: 'Rag', in: 'in', takeOut: 'Rag is out' },
-  tie: { name: 'Tie', in: 'on', takeOut: 'Tie is off' },
-  lock: { name: 'Lock', in: 'in', takeOut: 'Lock is off' },
-  capsLoose: { name: 'Cam caps', in: 'loose', takeOut: 'Caps are tight' },
-  fingerTight: { name: 'Bolts', in: 'finger tight', takeOut: 'Bolts are tight' },
-  tabsNotBent: { name: 'Lock tabs', in: 'not bent', takeOut: 'Tabs are bent' },
-  valvesRelieved: { name: 'Valves', in: 'relieved', takeOut: 'Rockers are back' },
-  other: { name: 'Something', in: 'in', takeOut: 'It is out' },
+export interface ItemWords {
+  readonly name: string
+  /** How it is, while it is on the register. */
+  readonly in: string
+  /** Said when it is done. */
+  readonly takeOut: string
+  /** What would free it. */
+  readonly free: string
+}
+
+export const itemWords: { readonly [K in ItemKind]: ItemWords } = {
+  stop: { name: 'Piston stop', in: 'in', takeOut: 'Stop is out', free: 'Take the stop out' },
+  dialRod: { name: 'Dial rod', in: 'in', takeOut: 'Dial is out', free: 'Take the dial out' },
+  probe: { name: 'Probe', in: 'in', takeOut: 'Probe is out', free: 'Take the probe out' },
+  lockingPin: { name: 'Locking pin', in: 'in', takeOut: 'Pin is out', free: 'Take the pin out' },
+  tensionerPin: { name: 'Tensioner pin', in: 'in', takeOut: 'Pin is out', free: 'Release the tensioner' },
+  rag: { name: 'Rag', in: 'in', takeOut: 'Rag is out', free: 'Take the rag out' },
+  tie: { name: 'Tie', in: 'on', takeOut: 'Tie is off', free: 'Take the tie off' },
+  lock: { name: 'Lock', in: 'in', takeOut: 'Lock is off', free: 'Take the lock off' },
+  capsLoose: { name: 'Cam caps', in: 'loose', takeOut: 'Caps are tight', free: 'Tighten the caps' },
+  fingerTight: { name: 'Bolts', in: 'finger tight', takeOut: 'Bolts are tight', free: 'Tighten the bolts' },
+  tabsNotBent: { name: 'Lock tabs', in: 'not bent', takeOut: 'Tabs are bent', free: 'Bend the tabs' },
+  valvesRelieved: { name: 'Valves', in: 'relieved', takeOut: 'Rockers are back', free: 'Put the rockers back' },
+  other: { name: 'Something', in: 'in', takeOut: 'It is out', free: 'Take it out' },
 }
 
 /** Whose valves: every one, or those of a cylinder, a bank, a camshaft, or one alone. */
@@ -39,7 +50,7 @@ export function itemSentence(
   sheet: BuildSheet,
 ): string {
   const plain = `${itemWords[item].name} ${itemWords[item].in}`
-  if (item !== 'valvesRelieved') return `${plain}${where ? `: ${where}` : ''}`
+  if (!registerItems[item].relieves) return `${plain}${where ? `: ${where}` : ''}`
   if (of) return `${plain}: ${reliefWords(of, sheet)}`
   return where.trim() === '' ? `${plain}: every valve` : `${plain}: ${where} (say whose: words free nothing)`
 }

@@ -35,7 +35,7 @@ export function stepTitle({ kind, targetIds }: Pick<Step, 'kind' | 'targetIds'>,
     setCam: sheet.shafts.filter((shaft) => shaft.kind === 'cam'),
     poseChainOff: sheet.loops,
     chainOnCount: sheet.loops,
-    tensioner: sheet.members.filter((member) => member.kind === 'tensioner'),
+    tensioner: partsOf(sheet).tensioners,
   }
   const like = several[kind] ?? []
   const name = like.length > 1 && like.find(({ id }) => id === target)?.name

@@ -6,6 +6,7 @@ import { zeroOfEntry } from '../zeros'
 import { isDisputed, noteSaid, settle, type StandDraft } from './draft'
 import { trimOf } from './figures'
 import type { Apart, LinkStand, RegisterItem } from './stand'
+import { isReleased } from './tensionerStates'
 
 /** With everything on, a claim further than this from the ledger's place contradicts it. */
 const CLAIM_CONTRADICTS_DEG = 45
@@ -40,9 +41,7 @@ export function setApart(draft: StandDraft, apartOf: (link: LinkStand, id: strin
 }
 
 function noteTight(draft: StandDraft, deg: number): void {
-  const released = [...draft.tensioners.values()].every(
-    ({ is }) => is === 'asArrived' || is === 'released' || is === 'proven',
-  )
+  const released = [...draft.tensioners.values()].every(({ is }) => isReleased(is))
   const allOn = [...draft.loops.values()].every(({ is }) => is === 'on')
   const together = [...draft.couplings.values()].every(({ is }) => is === 'on')
   draft.turnedTightDeg = released && allOn && together ? Math.max(0, draft.turnedTightDeg + deg) : 0

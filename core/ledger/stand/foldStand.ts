@@ -2,6 +2,7 @@ import { readDrive } from '../../drive'
 import type { BuildSheet } from '../../model/buildSheet'
 import type { Job } from '../../model/engine'
 import type { Entry } from '../../model/entry'
+import { partsOf } from '../../sheet'
 import { rotationCarried } from '../rotation'
 import { isNothing, kindOf } from '../kinds'
 import { copyOfStand, standOf, startStand, type StandDraft } from './draft'
@@ -10,6 +11,7 @@ import { asItCame, couplingsOf } from './links'
 import { isLinkProved } from './proof'
 import { forgetAfter } from './lostJobs'
 import type { LinkStand, LostJob, Stand, TensionerStand } from './stand'
+import { isReleased } from './tensionerStates'
 
 /** The stand of an engine as far as it is folded. */
 export interface StandFold {
@@ -102,9 +104,8 @@ function putSheet(draft: StandDraft, jobId: string, sheet: BuildSheet): void {
   for (const { id } of sheet.loops) if (!draft.loops.has(id)) draft.loops.set(id, draft.gone.get(id) ?? asItCame)
   for (const { id } of couplingsOf(sheet))
     if (!draft.couplings.has(id)) draft.couplings.set(id, draft.gone.get(id) ?? asItCame)
-  for (const { id, kind } of sheet.members)
-    if (kind === 'tensioner' && !draft.tensioners.has(id))
-      draft.tensioners.set(id, { is: 'asArrived', totalDeg: undefined })
+  for (const { id } of partsOf(sheet).tensioners)
+    if (!draft.tensioners.has(id)) draft.tensioners.set(id, { is: 'asArrived', totalDeg: undefined })
 }
 
 /** A job begins. The crank's place goes on as reckoned; what was undone at the timing position wants looking at again before it is trimmed; what was
@@ -149,8 +150,7 @@ function arriveOff(draft: StandDraft, job: Job): void {
       draft.loops.set(id, { ...link, is: 'off', apart: { at: 'unknown', totalDeg: undefined }, counts: [] })
   }
   const { totalDeg } = draft.rotation
-  for (const [id, { is }] of draft.tensioners)
-    if (is === 'asArrived' || is === 'released' || is === 'proven') draft.tensioners.set(id, { is: 'out', totalDeg })
+  for (const [id, { is }] of draft.tensioners) if (isReleased(is)) draft.tensioners.set(id, { is: 'out', totalDeg })
 }
 
 /** A part of the sheet that was not on one that the drive was worked on by is not known until somebody says; a part that is on no sheet any more
@@ -173,8 +173,8 @@ function finish(draft: StandDraft): Stand {
   const loops = links('loop', (of) => of.loops)
   const couplings = links('coupling', (of) => of.couplings)
   const tensioners = [...draft.tensioners].flatMap(([id, tensioner]): [string, TensionerStand][] => {
-    const there = sheet.members.some((one) => one.id === id && one.kind === 'tensioner')
-    const released = tensioner.is === 'asArrived' || tensioner.is === 'released' || tensioner.is === 'proven'
+    const there = partsOf(sheet).tensioners.some((one) => one.id === id)
+    const released = isReleased(tensioner.is)
     if (!there) return released ? [] : [[id, tensioner]]
     return tensioner.is === 'asArrived' && isNew((of) => of.members, id)
       ? [[id, { ...tensioner, is: 'unknown' }]]

@@ -8,6 +8,7 @@ import { isDisputed, noteSaid, type StandDraft } from './draft'
 import { trimOf } from './figures'
 import { isLinkProved, readsOut } from './proof'
 import type { Apart, LinkStand } from './stand'
+import { isReleased } from './tensionerStates'
 
 export const asItCame: LinkStand = {
   is: 'on',
@@ -138,10 +139,10 @@ function letGoOfTensioners(draft: StandDraft, entry: EntryOf<'loop'>): void {
   const sheet = draft.sheets.get(entry.sheetId) ?? draft.sheet
   const loop = partsOf(sheet).loop(entry.loopId)
   const { totalDeg } = draft.rotation
-  for (const { id, kind } of sheet.members) {
-    if (kind !== 'tensioner' || !(loop?.path.some(({ memberId }) => memberId === id) ?? true)) continue
+  for (const { id } of partsOf(sheet).tensioners) {
+    if (!(loop?.path.some(({ memberId }) => memberId === id) ?? true)) continue
     const is = draft.tensioners.get(id)?.is ?? 'asArrived'
-    if (is === 'asArrived' || is === 'released' || is === 'proven') {
+    if (isReleased(is)) {
       keepName(draft, entry, id)
       draft.tensioners.set(id, { is: 'notSaid', totalDeg })
     }
@@ -234,8 +235,8 @@ export function takeTensioner(draft: StandDraft, entry: EntryOf<'tensioner'>): v
   keepName(draft, entry, entry.memberId)
   noteSaid(draft, 'tensioner', entry.memberId, { entry, value: entry.state })
   const before = draft.tensioners.get(entry.memberId)
-  const released = entry.state === 'released' || entry.state === 'proven'
-  const letGo = before && before.is !== 'asArrived' && before.is !== 'released' && before.is !== 'proven'
+  const released = isReleased(entry.state)
+  const letGo = before && !isReleased(before.is)
   draft.tensioners.set(entry.memberId, {
     is: isDisputed(draft, 'tensioner', entry.memberId) ? 'unknown' : entry.state,
     totalDeg: letGo ? before.totalDeg : draft.rotation.totalDeg,

@@ -2,6 +2,7 @@ import { valveEvents } from '../../cams'
 import type { BuildSheet, Cam } from '../../model/buildSheet'
 import { partsOf } from '../../sheet'
 import { wrapToCycle } from '../../units'
+import { registerItems } from '../registerItems'
 import type { Stand } from './stand'
 
 type Relieving = Pick<Stand, 'register' | 'camshafts'>
@@ -13,7 +14,7 @@ export function isRelieved(sheet: BuildSheet, stand: Relieving, shaftId: string)
   if (is?.is === 'out') return true
   if (is?.is === 'held' && is.seenShut && canAllBeShut(sheet, shaftId)) return true
   const reliefs = stand.register.flatMap(({ item, of, where }) =>
-    item !== 'valvesRelieved' ? [] : of ? [of] : where.trim() === '' ? [{ what: 'all' as const }] : [],
+    !registerItems[item].relieves ? [] : of ? [of] : where.trim() === '' ? [{ what: 'all' as const }] : [],
   )
   const whole = reliefs.some((relief) => relief.what === 'all' || (relief.what === 'camshaft' && relief.id === shaftId))
   if (whole) return true

@@ -1,10 +1,12 @@
 import type { EntryOf } from '../../model/entry'
+import { partsOf } from '../../sheet'
 import { settleCrank } from './crank'
 import { settle, type StandDraft } from './draft'
 import { asItCame, dropReadsBehind, linkAt, setLink, touched, type LinkKind } from './links'
 import { settleLost } from './lostJobs'
 import { putCamshaft, putOnRegister } from './parts'
 import type { Apart } from './stand'
+import { isReleased } from './tensionerStates'
 
 const ended: Apart = { at: 'ended', totalDeg: undefined }
 
@@ -89,8 +91,7 @@ function settleTensioner(
   part: { readonly id: string; readonly is: string; readonly became?: string | undefined },
 ): void {
   const was = draft.tensioners.get(part.id)
-  const onSheet = (id: string | undefined) =>
-    draft.sheet.members.some((one) => one.id === id && one.kind === 'tensioner')
+  const onSheet = (id: string | undefined) => partsOf(draft.sheet).tensioners.some((one) => one.id === id)
   draft.touchedOn.add(entry.sheetId)
   if (part.is === 'gone') {
     if (!onSheet(part.id)) draft.tensioners.delete(part.id)
@@ -101,7 +102,7 @@ function settleTensioner(
   } else {
     const is = part.is === 'released' ? 'released' : 'heldBack'
     // Let go of before, it was so where it was let go of.
-    const letGo = was && was.is !== 'asArrived' && was.is !== 'released' && was.is !== 'proven'
+    const letGo = was && !isReleased(was.is)
     draft.tensioners.set(part.id, { is, totalDeg: letGo ? was.totalDeg : draft.rotation.totalDeg })
   }
 }

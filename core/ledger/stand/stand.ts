@@ -4,6 +4,7 @@ import type { RivalSheets } from '../../sheet'
 import type { Rotation } from '../rotation'
 import type { Seats } from '../sectionCounts'
 import type { Zeros } from '../zeros'
+import type { TensionerIs } from './tensionerStates'
 
 /* The stand of an engine: what is fitted, loose, held, relieved and left inside, and what was read of it, over all of its jobs. */
 
@@ -38,7 +39,7 @@ export interface LinkStand {
   readonly stepsTo: number
 }
 
-export type TensionerIs = EntryOf<'tensioner'>['state'] | 'asArrived' | 'notSaid' | 'out' | 'unknown'
+export type { TensionerIs } from './tensionerStates'
 
 export interface TensionerStand {
   readonly is: TensionerIs

@@ -1,8 +1,9 @@
+import { partsOf } from '../../sheet'
 import type { StepKindRecord } from './step'
 import { each } from './targets'
 
 export const tensioner: StepKindRecord = {
-  targets: ({ members }) => each(members.filter(({ kind }) => kind === 'tensioner')),
+  targets: (sheet) => each(partsOf(sheet).tensioners),
   needs: ['loopOn'],
   gives: ['tight'],
   evidence: ({ state, targetIds: [memberId = ''] }) => {

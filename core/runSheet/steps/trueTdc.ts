@@ -1,3 +1,4 @@
+import { registerItems } from '../../ledger'
 import type { StepKindRecord } from './step'
 
 export const trueTdc: StepKindRecord = {
@@ -5,7 +6,7 @@ export const trueTdc: StepKindRecord = {
   needs: ['madeSafe'],
   gives: ['zero'],
   evidence: ({ state }) => {
-    const inCylinder = state.register.some(({ item }) => item === 'stop' || item === 'dialRod' || item === 'probe')
+    const inCylinder = state.register.some(({ item }) => registerItems[item].inCylinder)
     if (!state.zero) return inCylinder || state.degreeWheel ? 'part' : 'none'
     if (inCylinder || state.zeros.life === 'inDoubt' || state.zeros.life === 'slipped') return 'part'
     return state.zero.proved ? 'proved' : 'read'

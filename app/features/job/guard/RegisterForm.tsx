@@ -1,5 +1,6 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core'
 import { nanoid } from 'nanoid'
+import { registerItems } from '@link-count/core/ledger'
 import type { ItemKind } from '@link-count/core/model'
 import { useDraft } from '../../../ui/fields'
 import { itemWords } from '../../../ui/wording'
@@ -21,7 +22,7 @@ export function RegisterForm() {
         value={kind.text}
         onChange={(event) => kind.setText(event.currentTarget.value)}
         data={Object.entries(itemWords)
-          .filter(([value]) => value !== 'valvesRelieved')
+          .filter(([value]) => !registerItems[value as ItemKind].relieves)
           .map(([value, words]) => ({ value, label: `${words.name} ${words.in}` }))}
       />
       <TextInput

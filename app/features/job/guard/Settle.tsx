@@ -114,7 +114,7 @@ function vanishedAnswers(code: GuardReason['code'], id: string, sheet: BuildShee
   const about = code.startsWith('tensioner') ? 'tensioner' : code.startsWith('coupling') ? 'coupling' : 'loop'
   const parts =
     about === 'tensioner'
-      ? sheet.members.filter(({ kind }) => kind === 'tensioner')
+      ? partsOf(sheet).tensioners
       : about === 'loop'
         ? sheet.loops
         : sheet.couplings

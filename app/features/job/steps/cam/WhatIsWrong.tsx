@@ -6,7 +6,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import { Figure, type Opened } from '../../../../ui/Figure'
-import { bandWords, causeUnit, causeWords, nextReadingWords, schoolWords } from '../../../../ui/wording'
+import { bandWords, causeWords, nextReadingWords, schoolWords } from '../../../../ui/wording'
 import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import { ChainMeasure, HeadMeasure, TopLiftMeasure } from './Measure'
@@ -28,7 +28,7 @@ export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly pha
         <ul>
           {said.fits.map((fit) => (
             <li key={fit.causes.join(' ')}>
-              <strong>{fit.causes.map((cause) => causeWords[cause]).join(', and ')}</strong>
+              <strong>{fit.causes.map((cause) => causeWords[cause].name).join(', and ')}</strong>
               {sizeWords(fit, sheet)}{' '}
               <span className="soft">
                 The worst reading is {fixed(fit.worstSigmas / 2, 1)} of its ± off; over 1.5 would rule it out.
@@ -56,7 +56,7 @@ export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly pha
           <ul>
             {said.ruledOut.map(({ cause, bySigmas }, i) => (
               <li key={i}>
-                {causeWords[cause]}: a reading lies {fixed(bySigmas / 2, bySigmas < 20 ? 1 : 0)} times its ± off.
+                {causeWords[cause].name}: a reading lies {fixed(bySigmas / 2, bySigmas < 20 ? 1 : 0)} times its ± off.
               </li>
             ))}
           </ul>
@@ -143,8 +143,8 @@ function sizeWords({ causes, size, sizes = {}, teeth }: Diagnosis['fits'][number
       const name = partsOf(sheet).shaft(shaftId)?.name.toLowerCase() ?? ''
       return `${name} ${Math.abs(n)} ${Math.abs(n) === 1 ? 'tooth' : 'teeth'} ${n > 0 ? 'late' : 'early'}`
     })
-  const sized = causes.find((cause) => causeUnit[cause])
-  const unit = sized && causeUnit[sized]
+  const sized = causes.find((cause) => causeWords[cause].size)
+  const unit = sized && causeWords[sized].size
   const parted = Object.entries(sizes)
     .filter(([, of]) => unit && of >= 0.5 * 10 ** -unit.decimals)
     .map(

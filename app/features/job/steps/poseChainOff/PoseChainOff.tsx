@@ -10,7 +10,7 @@ import { timingPosition } from '../../timingPosition'
 
 /** The tensioner of a loop. */
 const tensionerOf = (sheet: BuildSheet, loop: Loop | undefined) =>
-  sheet.members.find(({ kind, id }) => kind === 'tensioner' && loop?.path.some(({ memberId }) => memberId === id))
+  partsOf(sheet).tensioners.find(({ id }) => loop?.path.some(({ memberId }) => memberId === id))
 
 /** Crank to the reference pose, tensioner held back, chain off. */
 export function PoseChainOff({ step }: { readonly step: Step }) {
