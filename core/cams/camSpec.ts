@@ -1,6 +1,7 @@
 import type { BuildSheet, Cam } from '../model/buildSheet'
 import type { Trust } from '../model/primitives'
 import { firingDegOf } from '../cylinders'
+import { oncePerSheet } from '../sheet'
 import { makeProfile, profileFromTable, type CamProfile } from './profile'
 
 /** One figure of what a cam should be, and where it comes from. */
@@ -32,92 +33,140 @@ export interface CamSpec {
 const AGREE_DEG = 1
 const AGREE_SHARE = 0.05
 
-const specs = new WeakMap<BuildSheet, Map<string, CamSpec>>()
+/** Of each cam of a sheet, worked out when it is first asked for. */
+const specsOf = oncePerSheet(() => new Map<Cam, CamSpec>())
 
 /** What a cam should be, from whichever figures are known; the rest follows where it can. With a = the event near TDC and b = the one near BDC,
  *  both as printed: duration = a + b + 180, centre = (b + 180 - a) / 2; of an inlet centre = separation - advance, of an exhaust
  *  separation + advance. Lift at TDC by the lobe fitted through the rest. Source: handbook 12. */
 export function camSpec(sheet: BuildSheet, cam: Cam): CamSpec {
-  const ofSheet = specs.get(sheet) ?? new Map<string, CamSpec>()
-  specs.set(sheet, ofSheet)
-  const known = ofSheet.get(cam.id)
+  const specs = specsOf(sheet)
+  const known = specs.get(cam)
   if (known) return known
   const fresh = workOut(sheet, cam)
-  ofSheet.set(cam.id, fresh)
+  specs.set(cam, fresh)
   return fresh
 }
 
+/** Degrees: the events near TDC and near BDC as printed, how long it is open, the centre as printed, and the centre that the cam card gives. */
+type Angles = Readonly<Partial<Record<'near' | 'far' | 'duration' | 'centre' | 'card', number>>>
+
+interface Rule {
+  readonly gives: keyof Angles
+  readonly from: readonly (keyof Angles)[]
+  readonly by: (...known: readonly number[]) => number
+}
+const rule = (gives: Rule['gives'], from: Rule['from'], by: (...known: number[]) => number): Rule => ({
+  gives,
+  from,
+  by,
+})
+
+/** What follows from what, the surest first. The second for `near` takes the lobe as alike on both sides. */
+const RULES: readonly Rule[] = [
+  rule('centre', ['near', 'far'], (near = 0, far = 0) => (far + 180 - near) / 2),
+  rule('centre', ['card'], (card = 0) => card),
+  rule('duration', ['near', 'far'], (near = 0, far = 0) => near + far + 180),
+  rule('near', ['duration', 'far'], (duration = 0, far = 0) => duration - 180 - far),
+  rule('near', ['duration', 'centre'], (duration = 0, centre = 0) => duration / 2 - centre),
+  rule('far', ['duration', 'near'], (duration = 0, near = 0) => duration - 180 - near),
+  rule('far', ['near', 'centre'], (near = 0, centre = 0) => 2 * centre - 180 + near),
+  rule('near', ['far', 'centre'], (far = 0, centre = 0) => far + 180 - 2 * centre),
+]
+
+/** Everything that follows, by the rules applied until nothing changes. What is known already is never worked out again. */
+function complete(known: Angles): Angles {
+  for (const { gives, from, by } of RULES) {
+    const inputs = from.flatMap((key) => known[key] ?? [])
+    if (known[gives] === undefined && inputs.length === from.length)
+      return complete({ ...known, [gives]: by(...inputs) })
+  }
+  return known
+}
+
+const onlyKnown = (angles: Readonly<Record<keyof Angles, number | undefined>>): Angles =>
+  Object.fromEntries(Object.entries(angles).filter(([, value]) => value !== undefined))
+
 function workOut(sheet: BuildSheet, cam: Cam): CamSpec {
   const inlet = cam.valve === 'inlet'
-  const [near, far] = inlet ? [cam.opensDeg, cam.closesDeg] : [cam.closesDeg, cam.opensDeg]
-  const byCard =
-    sheet.separationDeg && sheet.advanceDeg
-      ? sheet.separationDeg.value + (inlet ? -1 : 1) * sheet.advanceDeg.value
-      : undefined
-  const a = near?.value
-  const b = far?.value
-  const events = a !== undefined && b !== undefined
-  const durationByEvents = events ? a + b + 180 : undefined
-  const centreByEvents = events ? (b + 180 - a) / 2 : undefined
-  const duration = cam.durationDeg?.value ?? durationByEvents
-  const centreKnown = cam.centreDeg?.value ?? centreByEvents ?? byCard
-  // One event and the duration place the other; one event and the centre do too, for a lobe alike on both sides.
-  const nearDeg =
-    a ??
-    (duration !== undefined && b !== undefined
-      ? duration - 180 - b
-      : duration !== undefined && centreKnown !== undefined
-        ? duration / 2 - centreKnown
-        : undefined)
-  const farDeg =
-    b ??
-    (duration !== undefined && nearDeg !== undefined
-      ? duration - 180 - nearDeg
-      : nearDeg !== undefined && centreKnown !== undefined
-        ? 2 * centreKnown - 180 + nearDeg
-        : undefined)
-  const nearFull =
-    nearDeg ?? (farDeg !== undefined && centreKnown !== undefined ? farDeg + 180 - 2 * centreKnown : undefined)
-  const centre =
-    centreKnown ?? (nearFull !== undefined && farDeg !== undefined ? (farDeg + 180 - nearFull) / 2 : undefined)
-  const durationFull =
-    duration ?? (nearFull !== undefined && farDeg !== undefined ? nearFull + farDeg + 180 : undefined)
-  const evenHalf = durationFull === undefined ? undefined : durationFull / 2
-  const profile = fit(cam, {
-    nearHalfDeg: nearFull === undefined || centre === undefined ? evenHalf : nearFull + centre,
-    farHalfDeg: farDeg === undefined || centre === undefined ? evenHalf : farDeg + 180 - centre,
+  const [nearGiven, farGiven] = inlet ? [cam.opensDeg, cam.closesDeg] : [cam.closesDeg, cam.opensDeg]
+  const { separationDeg, advanceDeg } = sheet
+  const card = separationDeg && advanceDeg && separationDeg.value + (inlet ? -1 : 1) * advanceDeg.value
+  const given = onlyKnown({
+    near: nearGiven?.value,
+    far: farGiven?.value,
+    duration: cam.durationDeg?.value,
+    centre: cam.centreDeg?.value,
+    card,
   })
-  const centreByLift = centre ?? centreFromTdcLift(cam, profile)
-  const tdcLift = centreByLift === undefined ? undefined : profile?.liftAt(inlet ? -centreByLift : centreByLift)
-  const figure = (given: Cam['opensDeg'], derived: number | undefined): SpecFigure | undefined =>
-    given
-      ? { value: given.value, from: 'given', trust: given.trust }
-      : derived === undefined
-        ? undefined
-        : { value: derived, from: 'derived', trust: undefined }
-  const [opensBy, closesBy] = inlet ? [nearFull, farDeg] : [farDeg, nearFull]
-  const all: Record<SpecKey, SpecFigure | undefined> = {
-    opens: figure(cam.opensDeg, opensBy),
-    closes: figure(cam.closesDeg, closesBy),
-    duration: figure(cam.durationDeg, durationFull),
-    centre: figure(cam.centreDeg, centreByLift),
-    topLift: figure(cam.topLiftMm, profile?.topLiftMm),
-    tdcLift: figure(cam.tdcLiftMm, tdcLift),
-  }
+  const all = complete(given)
+  const profile = fit(cam, halvesOf(all))
+  const centre = all.centre ?? centreFromTdcLift(cam, profile)
+  const tdcLift = centre === undefined ? undefined : profile?.liftAt(inlet ? -centre : centre)
   const firing = firingDegOf(sheet, cam.cylinderId)
   const turn = sheet.cycleDeg === 720 ? 360 : 0
   return {
-    figures: Object.fromEntries(Object.entries(all).filter(([, one]) => one)),
-    contradictions: [
-      ...apart('duration', cam.durationDeg?.value, durationByEvents, AGREE_DEG),
-      ...apart('centre', cam.centreDeg?.value, centreByEvents, AGREE_DEG),
-      ...apart('centre', cam.centreDeg?.value ?? centreByEvents, byCard, AGREE_DEG),
-      ...apart('tdcLift', cam.tdcLiftMm?.value, tdcLift, AGREE_SHARE * (cam.tdcLiftMm?.value ?? 0) + 0.1),
-    ],
+    figures: figuresOf(cam, { ...all, centre, topLift: profile?.topLiftMm, tdcLift }),
+    contradictions: contradictionsOf(cam, { events: eventsOf(given), card, tdcLift }),
     profile,
     centreOnCycleDeg:
-      firing === undefined || centreByLift === undefined ? undefined : firing + turn + (inlet ? 1 : -1) * centreByLift,
+      firing === undefined || centre === undefined ? undefined : firing + turn + (inlet ? 1 : -1) * centre,
   }
+}
+
+/** Half angles of the lobe, from its centre to the events near TDC and BDC; alike where only its duration is known. */
+function halvesOf({ near, far, centre, duration }: Angles) {
+  const even = duration === undefined ? undefined : duration / 2
+  return {
+    nearHalfDeg: near === undefined || centre === undefined ? even : near + centre,
+    farHalfDeg: far === undefined || centre === undefined ? even : far + 180 - centre,
+  }
+}
+
+/** What both printed events together say of duration and centre. */
+const eventsOf = ({ near, far }: Angles): Angles =>
+  near === undefined || far === undefined ? {} : complete({ near, far })
+
+function figuresOf(
+  cam: Cam,
+  {
+    near,
+    far,
+    duration,
+    centre,
+    topLift,
+    tdcLift,
+  }: Record<'centre' | 'topLift' | 'tdcLift', number | undefined> & Angles,
+): CamSpec['figures'] {
+  const [opens, closes] = cam.valve === 'inlet' ? [near, far] : [far, near]
+  const all: Record<SpecKey, SpecFigure | undefined> = {
+    opens: figure(cam.opensDeg, opens),
+    closes: figure(cam.closesDeg, closes),
+    duration: figure(cam.durationDeg, duration),
+    centre: figure(cam.centreDeg, centre),
+    topLift: figure(cam.topLiftMm, topLift),
+    tdcLift: figure(cam.tdcLiftMm, tdcLift),
+  }
+  return Object.fromEntries(Object.entries(all).filter(([, one]) => one))
+}
+
+function figure(given: Cam['opensDeg'], derived: number | undefined): SpecFigure | undefined {
+  if (given) return { value: given.value, from: 'given', trust: given.trust }
+  return derived === undefined ? undefined : { value: derived, from: 'derived', trust: undefined }
+}
+
+function contradictionsOf(
+  cam: Cam,
+  { events, card, tdcLift }: { readonly events: Angles } & Record<'card' | 'tdcLift', number | undefined>,
+): SpecContradiction[] {
+  const centre = cam.centreDeg?.value
+  const lift = cam.tdcLiftMm?.value
+  return [
+    ...apart('duration', cam.durationDeg?.value, events.duration, AGREE_DEG),
+    ...apart('centre', centre, events.centre, AGREE_DEG),
+    ...apart('centre', centre ?? events.centre, card, AGREE_DEG),
+    ...apart('tdcLift', lift, tdcLift, AGREE_SHARE * (lift ?? 0) + 0.1),
+  ]
 }
 
 const apart = (

@@ -1,6 +1,6 @@
 import { byId } from '../byId'
 import type { BuildSheet } from '../model/buildSheet'
-import { partsOf } from '../sheet'
+import { oncePerSheet, partsOf } from '../sheet'
 import { wrapToSigned } from '../units'
 import { placesInOrder, possibleOrders, type FiringPlaces, type PossibleOrder } from './firingOrder'
 import { tdcResidue } from './tdcResidue'
@@ -21,17 +21,9 @@ export interface FiringJudgement {
 /** A typed place and one from the throws are the same within this: what a maker's figure is rounded to. */
 const SAME_PLACE_DEG = 1
 
-const judged = new WeakMap<BuildSheet, FiringJudgement>()
-
 /** When each cylinder fires: typed places first, the rest from axes, throws and firing order. A revolution that the order leaves open
- *  is not guessed: it is `open` until one place is typed. Build sheets never change, so each is judged once. */
-export function judgeFiring(sheet: BuildSheet): FiringJudgement {
-  const known = judged.get(sheet)
-  if (known) return known
-  const fresh = judge(sheet)
-  judged.set(sheet, fresh)
-  return fresh
-}
+ *  is not guessed: it is `open` until one place is typed. */
+export const judgeFiring = oncePerSheet(judge)
 
 function judge(sheet: BuildSheet): FiringJudgement {
   const { cycleDeg, cylinders, zeroCylinderId } = sheet
