@@ -27,9 +27,8 @@ function propertiesOf(schema: unknown, path: string): { readonly path: string; r
   )
 }
 
-test('every property of a line says what it is', () => {
-  const lines = (stored['properties'] as Record<string, unknown>)['entries']
-  const silent = propertiesOf(lines, 'entries').filter(({ says }) => typeof says !== 'string' || says === '')
+test('every property says what it is, its unit and its sign', () => {
+  const silent = propertiesOf(stored, 'file').filter(({ says }) => typeof says !== 'string' || says === '')
   expect([...new Set(silent.map(({ path }) => path))]).toEqual([])
 })
 

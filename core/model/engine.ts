@@ -1,30 +1,40 @@
 import * as z from 'zod'
-import { idSchema, nameSchema, timeSchema, wordsSchema } from './primitives'
+import * as field from './fields'
+import { nameSchema, timeSchema } from './primitives'
 
 /** One physical engine; everything fixed about it is on its build sheets. */
 export const engineSchema = z.strictObject({
-  id: idSchema,
-  name: nameSchema,
-  description: wordsSchema,
-  at: timeSchema,
+  id: field.id('This engine'),
+  name: nameSchema.describe('What it is called here'),
+  description: field.words('What it is, in words'),
+  at: timeSchema.describe('When it was put in, ISO 8601, UTC'),
 })
 
 /** One visit. Its whole state is the fold of its entries. */
 export const jobSchema = z.strictObject({
-  id: idSchema,
-  engineId: idSchema,
-  number: z.number().int().min(1).max(100_000),
-  at: timeSchema,
-  /** The build sheet it started from; an entry may take it to a newer one. */
-  sheetId: idSchema,
-  arrival: z.enum(['chainOn', 'chainOff']),
-  reason: wordsSchema,
-  /** What the engine had run by then. */
+  id: field.id('This job'),
+  engineId: field.id('The engine it is on'),
+  number: field.whole('Its number on that engine; two copies that went on apart may give one twice', 1, 100_000),
+  at: timeSchema.describe('When it was begun, ISO 8601, UTC'),
+  sheetId: field.id('The build sheet it started from; a line may take it to a newer one'),
+  arrival: field.oneOf('Whether it came in with its chain or belt on', ['chainOn', 'chainOff']),
+  reason: field.words('Why it is here'),
   meter: z
-    .strictObject({ value: z.number().min(0).max(10_000_000), unit: z.enum(['hours', 'miles', 'km']) })
-    .optional(),
-  /** Its ledger could not be read and was taken out. What it did to the engine is not known until somebody looks; `counter`: its last. */
-  removed: z.strictObject({ at: timeSchema, counter: z.number().int().min(0).max(1e9) }).optional(),
+    .strictObject({
+      value: field.between('So many', 0, 10_000_000),
+      unit: field.oneOf('of these', ['hours', 'miles', 'km']),
+    })
+    .optional()
+    .describe('What the engine had run by then'),
+  removed: z
+    .strictObject({
+      at: timeSchema.describe('When, ISO 8601, UTC'),
+      counter: field.whole('The counter of its last line', 0, 1e9),
+    })
+    .optional()
+    .describe(
+      'Its ledger could not be read and was taken out: what it did to the engine is not known until somebody looks',
+    ),
 })
 
 export type Engine = z.output<typeof engineSchema>

@@ -23,8 +23,9 @@ export const ratioSchema = z.strictObject({
     .int()
     .min(-10_000)
     .max(10_000)
-    .refine((n) => n !== 0),
-  den: z.number().int().min(1).max(10_000),
+    .refine((n) => n !== 0)
+    .describe('Turns of this shaft; minus = it turns the other way than the crank'),
+  den: z.number().int().min(1).max(10_000).describe('for so many turns of the crank'),
 })
 
 export const sideSchema = z.enum(['timing', 'opposite'])
@@ -34,7 +35,11 @@ export type Trust = z.output<typeof trustSchema>
 
 /** A value of the build sheet: canonical unit, what was typed, how far it is trusted. Missing = not known. */
 export const trusted = <T extends z.ZodType>(value: T) =>
-  z.strictObject({ value, typed: z.string().max(120), trust: trustSchema })
+  z.strictObject({
+    value: value.describe('In millimetres, degrees or whole numbers, as the name of the figure says'),
+    typed: z.string().max(120).describe('As it was typed'),
+    trust: trustSchema.describe('Where it comes from'),
+  })
 
 export interface Trusted<T> {
   readonly value: T
