@@ -7,7 +7,7 @@ import { MADE_BY } from '../domain/summaries'
 import { loaded } from '../domain/written'
 import { noCopy, openSecondCopy, type CopyStatus, type SecondCopy } from './copy'
 import { WorkshopDatabase, type WorkshopKind } from './database'
-import { notedRecords, noteRecords, noteTyped, takeTypedLeft } from './localNote'
+import { notedRecords, noteRecords, noteTyped, takeTypedLeft, type Typed } from './localNote'
 import { openOtherTabs } from './otherTabs'
 import { recover, renewCopy } from './recover'
 import { makeTurns } from './turns'
@@ -56,16 +56,17 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
     const was = await recover(db, copy, { noted: kind === 'own' ? notedRecords(kind) : 0, now: now(), newId })
     const meta = was.rows.meta?.some(({ id }) => id === 'device') ? [] : [{ id: 'device', value: newDevice(newId) }]
     const fresh = kind === 'demo' && was.rows.engines?.length === 0 ? await demoRows() : {}
-    const left = takeTypedLeft(kind)
+    const left = takeTypedLeft(kind, was.lastWritten)
     if (meta.length === 0 && !fresh.engines && left.length === 0) return was
     const drafts = left.flatMap(([id, text]) => (text === undefined ? [] : [{ id, text }]))
     const gone = left.flatMap(([id, text]) => (text === undefined ? [id] : []))
     await db.write({ put: { ...fresh, meta, drafts }, drop: { drafts: gone } }, was.revision)
-    return { rows: await db.heads(), revision: await db.revision(), records: await db.countRecords() }
+    return { ...was, rows: await db.heads(), revision: await db.revision(), records: await db.countRecords() }
   })
   // Not waited for: the lines that follow wait for it in the worker.
   void inTurn(() => renewCopy(db, copy, found))
   const tabs = openOtherTabs(`link-count-${kind}`)
+  let waiting: Typed = []
   const writer = makeWriter({
     db,
     inTurn,
@@ -73,7 +74,11 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
     copy,
     startRevision: found.revision,
     startRecords: found.records,
-    note: (n) => noteRecords(kind, n),
+    note: (n) => {
+      noteRecords(kind, n)
+      // What still waits was typed no earlier than what is stored now.
+      if (waiting.length > 0) noteTyped(kind, tab, waiting, writer.stands())
+    },
   })
   const commit: Env['commit'] = (make) => {
     if (closed !== undefined) return Promise.reject(new WriteError('closed', closed))
@@ -91,7 +96,10 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
       openEngine: writer.openEngine,
       takeIn: (write) =>
         closed === undefined ? writer.takeIn(write) : Promise.reject(new WriteError('closed', closed)),
-      noteTyped: (waiting) => noteTyped(kind, tab, waiting),
+      noteTyped: (typed) => {
+        waiting = typed
+        noteTyped(kind, tab, typed, writer.stands())
+      },
       readPicture: async (id) => (await db.pictures.get(id))?.blob,
       now,
       newId,

@@ -19,6 +19,8 @@ export interface Found {
   readonly rows: Rows
   readonly revision: number
   readonly records: number
+  /** The last batch that was written before it was opened, whoever still had it. */
+  readonly lastWritten: number
 }
 
 /** Holds what the database has against its second copy and against what was noted, and puts back what it lost. After that this browser writes under a
@@ -53,7 +55,12 @@ export async function recover(
     ]
     await putRows(db, { meta }, await db.revision())
   }
-  return { rows: await db.heads(), revision: await db.revision(), records: left }
+  return {
+    rows: await db.heads(),
+    revision: await db.revision(),
+    records: left,
+    lastWritten: Math.max(revision, whole?.revision ?? 0),
+  }
 }
 
 /** Puts rows beside a database that lost some: what was counted and summed up of it is counted and summed up anew. */

@@ -24,6 +24,8 @@ export interface Writer {
   readonly catchUp: () => Promise<void>
   /** Reads everything anew, whatever was heard of. */
   readonly readAgain: () => Promise<void>
+  /** The last batch that this tab knows of. */
+  readonly stands: () => number
   /** From now on batches move this state. */
   readonly attach: (state: WriterState) => void
 }
@@ -121,6 +123,7 @@ export function makeWriter({
     openEngine,
     catchUp,
     readAgain: () => inTurn(readAnew),
+    stands: () => revision,
     attach: (next) => {
       state = next
     },
