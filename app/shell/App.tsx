@@ -21,9 +21,10 @@ import '../ui/theme.css'
 import '../ui/page.css'
 import '../ui/parts.css'
 import '../ui/fold.css'
-import { createTheme, MantineProvider } from '@mantine/core'
+import { MantineProvider } from '@mantine/core'
 import { lazy, Suspense } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
+import { theme } from '../ui/theme'
 import { lastWorkshop } from './lastWorkshop'
 import { UpdateOffer } from './UpdateOffer'
 import { WholeBoundary } from './WholeBoundary'
@@ -35,17 +36,6 @@ const EnginePage = lazy(() => import('../features/engine/EnginePage'))
 const JobPage = lazy(() => import('../features/job/JobPage'))
 const PaperPage = lazy(() => import('../features/paper/PaperPage'))
 const CardPage = lazy(() => import('../features/card/CardPage'))
-
-// Plain data: naming the components here would put all of them on the first page.
-const theme = createTheme({
-  respectReducedMotion: true,
-  components: {
-    Button: { defaultProps: { variant: 'default' } },
-    Modal: { defaultProps: { transitionProps: { duration: 0 }, overlayProps: { backgroundOpacity: 0.6 } } },
-    SegmentedControl: { defaultProps: { transitionDuration: 0, withItemsBorders: false } },
-    Checkbox: { defaultProps: { size: 'md' } },
-  },
-})
 
 export const App = () => (
   <MantineProvider theme={theme} defaultColorScheme="auto" withCssVariables={false} withGlobalClasses={false}>

@@ -51,7 +51,6 @@ export function PaintedLinks({
       <Textarea
         label={nounsOf(loop).painted}
         description="One a line, in the order they pass: a name, single, double or pair, and the pitches on from the one before."
-        inputWrapperOrder={['label', 'input', 'description', 'error']}
         placeholder={'gold, pair: 0\nblue, single: 42'}
         value={draft.text}
         onChange={(event) => draft.setText(event.currentTarget.value)}

@@ -158,7 +158,6 @@ function Distances({
       <NativeSelect
         label={`Side of the line ${nameOf(position.from[0]?.shaftId ?? '')} to ${nameOf(position.from[1]?.shaftId ?? '')}`}
         description="Two distances leave a mirror image; seen from the timing side."
-        inputWrapperOrder={['label', 'input', 'description', 'error']}
         value={position.side}
         onChange={(event) => {
           const side = event.currentTarget.value as 'left'

@@ -109,7 +109,6 @@ function NumberField({
       <TextInput
         label={props.label}
         description={props.help}
-        inputWrapperOrder={['label', 'input', 'description', 'error']}
         placeholder={placeholder}
         value={field.text}
         onChange={(event) => field.setText(event.currentTarget.value)}

@@ -115,7 +115,6 @@ function Paper({ engine, sheet }: { engine: Engine; sheet: BuildSheet }) {
             <NativeSelect
               label="The tape is laid"
               description={`Seen from the ${sideName(sheet, side)}.`}
-              inputWrapperOrder={['label', 'input', 'description', 'error']}
               value={laid.text}
               onChange={(event) => laid.setText(event.currentTarget.value)}
               data={['clockwise', 'anticlockwise']}

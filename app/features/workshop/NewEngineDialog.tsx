@@ -133,7 +133,6 @@ export default function NewEngineDialog({ onClose }: { readonly onClose: () => v
           <NativeSelect
             label="Number 1 stands"
             description="Names can be changed on the build sheet."
-            inputWrapperOrder={['label', 'input', 'description', 'error']}
             value={numberedFrom}
             onChange={(event) => setNumberedFrom(event.currentTarget.value as 'timing')}
             data={[

@@ -22,7 +22,6 @@ export function DegreesInput({
       className="field"
       label={label}
       description={description}
-      inputWrapperOrder={['label', 'input', 'description', 'error']}
       inputMode="decimal"
       value={field.text}
       placeholder={placeholder}

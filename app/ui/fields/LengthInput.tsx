@@ -35,7 +35,6 @@ export function LengthInput({
         ref={input}
         label={label}
         description={description ?? (beside ? `= ${beside}` : undefined)}
-        inputWrapperOrder={['label', 'input', 'description', 'error']}
         value={field.text}
         placeholder="4.8 mm, 3/16 in, 4 thou"
         onChange={(event) => field.setText(event.currentTarget.value)}

@@ -42,7 +42,6 @@ export function WheelInput({
         ref={input}
         label={label}
         description={description}
-        inputWrapperOrder={['label', 'input', 'description', 'error']}
         value={field.text}
         placeholder={examples[scale?.kind ?? 'full']}
         onChange={(event) => field.setText(event.currentTarget.value)}

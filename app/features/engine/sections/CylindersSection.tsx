@@ -95,7 +95,6 @@ function Throws() {
     <NativeSelect
       label="Crankpins"
       description="A usual arrangement fills them in; any other is written cylinder by cylinder."
-      inputWrapperOrder={['label', 'input', 'description', 'error']}
       value={chosen?.id ?? (some ? 'own' : 'unknown')}
       onChange={(event) => {
         const pattern = patterns.find(({ id }) => id === event.currentTarget.value)
@@ -134,7 +133,6 @@ function Order() {
       onBlur={take}
       onKeyDown={(event) => event.key === 'Enter' && take()}
       error={refused ? `An order names each of ${sheet.cylinders.map(({ name }) => name).join(', ')} once.` : undefined}
-      inputWrapperOrder={['label', 'input', 'description', 'error']}
       maxLength={100}
     />
   )

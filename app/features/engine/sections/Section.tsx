@@ -32,7 +32,6 @@ export function Choice<V extends string>({
     <NativeSelect
       label={label}
       description={help}
-      inputWrapperOrder={['label', 'input', 'description', 'error']}
       value={value}
       onChange={(event) => onChoose(event.currentTarget.value as V)}
       data={[...options]}

@@ -46,7 +46,6 @@ export function NumbersField({
     <TextInput
       label={label}
       description={help}
-      inputWrapperOrder={['label', 'input', 'description', 'error']}
       value={draft.text}
       onChange={(event) => draft.setText(event.currentTarget.value)}
       onBlur={leave}

@@ -52,7 +52,6 @@ export function Shims({ step, phase }: { readonly step: Step; readonly phase: Ex
       <TextInput
         label="Shims in the drawer, mm"
         description="Several with a space between; leave it empty when there are none."
-        inputWrapperOrder={['label', 'input', 'description', 'error']}
         value={drawer.text}
         onChange={(event) => drawer.setText(event.currentTarget.value)}
         error={inDrawer.length < numbers.length ? 'Write sizes in mm with a space between: 2.40 2.55' : undefined}
