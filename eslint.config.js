@@ -54,6 +54,6 @@ export default tseslint.config(
   ),
   {
     files: ['scripts/**', '*.config.js', '**/*.mjs'],
-    languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly' } },
+    languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', Buffer: 'readonly' } },
   },
 )

@@ -48,7 +48,7 @@ test('a belt is hung wheel by wheel, its camshafts locked and freed again', asyn
   const guard = page.getByLabel('Guard', { exact: true })
   await page.goto('/demo/engine/launch')
   await actor.press('Start a job')
-  await page.getByRole('dialog').getByText('Chain off', { exact: true }).click()
+  await page.getByRole('dialog').getByText('Belt off', { exact: true }).click()
   await actor.press('Start')
   await actor.press(/^Belt on: count/)
   const order = page.getByRole('list', { name: 'Order of hanging the belt' }).getByRole('listitem')

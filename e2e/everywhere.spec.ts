@@ -90,7 +90,7 @@ const screens: readonly (readonly [name: string, path: string, ready: string, th
       'How it runs',
       async (page) => {
         await page.getByRole('button', { name: 'Start a job' }).click()
-        await page.getByRole('dialog').getByText('Chain off', { exact: true }).click()
+        await page.getByRole('dialog').getByText('Belt off', { exact: true }).click()
         await page.getByRole('button', { name: 'Start', exact: true }).click()
         await page
           .getByRole('button', { name: /^Belt on: count/ })
@@ -111,17 +111,36 @@ const screens: readonly (readonly [name: string, path: string, ready: string, th
     ['card, not proved', '/demo/job/job-tourer-1/card', 'Not proved'],
   ]
 
-for (const colorScheme of ['light', 'dark'] as const) {
-  test.describe(colorScheme, () => {
-    test.use({ colorScheme })
-    for (const [name, path, ready, then] of screens) {
-      test(`axe finds nothing: ${name}`, async ({ page }) => {
-        await page.goto(path)
-        await expect(page.getByText(ready).filter({ visible: true }).first()).toBeVisible()
-        await then?.(page)
-        expect(await violations(page)).toEqual([])
-      })
-    }
+/** What a page asks for elsewhere, and what it complains of. */
+function listen(
+  page: Page,
+  baseURL: string | undefined,
+): { readonly outside: string[]; readonly complaints: string[] } {
+  const [outside, complaints]: [string[], string[]] = [[], []]
+  page.on('request', (request) => {
+    if (!request.url().startsWith(baseURL ?? '') && !/^(blob|data):/.test(request.url())) outside.push(request.url())
+  })
+  page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()))
+  page.on('pageerror', (error) => complaints.push(error.message))
+  return { outside, complaints }
+}
+
+for (const [name, path, ready, then] of screens) {
+  test(`axe finds nothing, light and dark, no request leaves the origin, nothing breaks the policy: ${name}`, async ({
+    page,
+    baseURL,
+  }) => {
+    const { outside, complaints } = listen(page, baseURL)
+    await page.emulateMedia({ colorScheme: 'light' })
+    await page.goto(path)
+    await expect(page.getByText(ready).filter({ visible: true }).first()).toBeVisible()
+    await then?.(page)
+    expect(await violations(page)).toEqual([])
+    await page.emulateMedia({ colorScheme: 'dark' })
+    await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark')
+    expect(await violations(page)).toEqual([])
+    expect(outside).toEqual([])
+    expect(complaints).toEqual([])
   })
 }
 
@@ -135,22 +154,6 @@ test.describe('on a phone', () => {
       expect(await violations(page)).toEqual([])
     })
   }
-})
-
-test('no request leaves the origin and nothing breaks the policy', async ({ page, baseURL }) => {
-  const outside: string[] = []
-  const complaints: string[] = []
-  page.on('request', (request) => {
-    if (!request.url().startsWith(baseURL ?? '') && !/^(blob|data):/.test(request.url())) outside.push(request.url())
-  })
-  page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()))
-  page.on('pageerror', (error) => complaints.push(error.message))
-  for (const [, path, ready] of screens) {
-    await page.goto(path)
-    await expect(page.getByText(ready).filter({ visible: true }).first()).toBeVisible()
-  }
-  expect(outside).toEqual([])
-  expect(complaints).toEqual([])
 })
 
 test.describe('offline', () => {

@@ -96,7 +96,7 @@ async function showValves(page: Page) {
 /** A belt half way round four camshafts. */
 async function showHanging(page: Page) {
   await page.getByRole('button', { name: 'Start a job' }).click()
-  await page.getByRole('dialog').getByText('Chain off', { exact: true }).click()
+  await page.getByRole('dialog').getByText('Belt off', { exact: true }).click()
   await page.getByRole('button', { name: 'Start', exact: true }).click()
   await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
   for (const tick of await page.getByRole('checkbox').all()) await tick.click()

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, statSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -9,6 +9,21 @@ export const root = dirname(dirname(fileURLToPath(import.meta.url)))
 export function run(command, args, env = {}) {
   const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } })
   return status ?? 1
+}
+
+/** Runs a command beside others; what it says is shown in one piece when it ends. Gives its exit code. */
+export function runBeside(command, args, env = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: root, env: { ...process.env, ...env } })
+    const said = []
+    child.stdout.on('data', (part) => said.push(part))
+    child.stderr.on('data', (part) => said.push(part))
+    child.on('error', () => resolve(1))
+    child.on('close', (status) => {
+      process.stdout.write(Buffer.concat(said))
+      resolve(status ?? 1)
+    })
+  })
 }
 
 /** Installs what the lock file asks for when it is missing or older than the lock file. */

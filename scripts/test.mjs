@@ -1,7 +1,7 @@
 import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { ensureChromium, ensureInstalled, run } from './run.mjs'
+import { ensureChromium, ensureInstalled, run, runBeside } from './run.mjs'
 
 /* Everything that must hold: lint and format, types, unit, end-to-end. Ends with one plain line of counts. */
 ensureInstalled()
@@ -29,8 +29,10 @@ function countReport(name, code, file, read) {
   if (code !== 0 && counts.failed === 0) failed++
 }
 
-count('lint', run('npm', ['run', '--silent', 'lint']))
-count('types', run('npm', ['run', '--silent', 'types']))
+const npm = (name) => runBeside('npm', ['run', '--silent', name])
+const [lint, types] = await Promise.all([npm('lint'), npm('types')])
+count('lint', lint)
+count('types', types)
 
 const unit = join(folder, 'unit.json')
 countReport(
