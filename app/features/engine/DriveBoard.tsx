@@ -1,3 +1,4 @@
+import { useDrag } from '@use-gesture/react'
 import { useMemo, useState } from 'react'
 import { shaftPoint, loopKinds } from '@link-count/core/drive'
 import type { Point } from '@link-count/core/geometry'
@@ -36,6 +37,17 @@ export function DriveBoard({ sheet }: { readonly sheet: BuildSheet }) {
   const { projection, closes } = useMemo(() => project(sheet), [sheet])
   const put = (shaftId: string, { x, y }: Point) =>
     apply(patchShaft(shaftId, (one) => ({ ...one, position: { how: 'xy', xMm: dragged(x), yMm: dragged(y) } })))
+  const hold = useDrag(
+    ({ args: [shaftId, from], movement: [right, down], last, canceled }) => {
+      if (!projection || canceled) return setHeld(undefined)
+      const { x, y } = from as Point
+      const at = { x: x + right / projection.scale, y: y - down / projection.scale }
+      if (!last) return setHeld({ shaftId: shaftId as string, at })
+      setHeld(undefined)
+      if (right !== 0 || down !== 0) void put(shaftId as string, at)
+    },
+    { pointer: { keys: false } },
+  )
   const movable = projection
     ? sheet.shafts.flatMap((shaft) => {
         const at = shaft.kind === 'crank' ? undefined : shaftPoint(sheet, shaft)
@@ -63,20 +75,7 @@ export function DriveBoard({ sheet }: { readonly sheet: BuildSheet }) {
                 role="button"
                 tabIndex={0}
                 aria-label={`${shaft.name}: ${fixed(now.x, 0)} mm right, ${fixed(now.y, 0)} mm up of the crank. Arrow keys move it`}
-                onPointerDown={(event) => {
-                  event.currentTarget.setPointerCapture(event.pointerId)
-                  setHeld({ shaftId: shaft.id, at })
-                }}
-                onPointerMove={(event) => {
-                  if (held?.shaftId !== shaft.id) return
-                  const by = { x: event.movementX / projection.scale, y: -event.movementY / projection.scale }
-                  setHeld({ shaftId: shaft.id, at: { x: held.at.x + by.x, y: held.at.y + by.y } })
-                }}
-                onPointerUp={() => {
-                  if (held?.shaftId === shaft.id && (held.at.x !== at.x || held.at.y !== at.y)) put(shaft.id, held.at)
-                  setHeld(undefined)
-                }}
-                onPointerCancel={() => setHeld(undefined)}
+                {...hold(shaft.id, at)}
                 onKeyDown={(event) => {
                   const step = STEP_MM[event.key]
                   if (!step) return

@@ -1,4 +1,5 @@
 import { useMergedRef } from '@mantine/hooks'
+import { IconMinus, IconPlus } from '@tabler/icons-react'
 import { useGesture } from '@use-gesture/react'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import {
@@ -17,7 +18,7 @@ import { handWords, nounsOf } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { FaceParts } from './FaceParts'
 import { FaceWords } from './FaceWords'
-import { startTurning } from './turnByHand'
+import { turnFrom } from './turnByHand'
 
 export interface CountedOnFace {
   readonly n: number
@@ -45,7 +46,6 @@ export function Face({
   const [look, setLook] = useState(WHOLE)
   const board = useRef<HTMLDivElement>(null)
   const both = useMergedRef(ref, board)
-  useNearer(board, setLook)
   const projection = useMemo(
     () =>
       makeProjection(boxOf(scene), {
@@ -147,15 +147,12 @@ export function Face({
   }, [scene, projection, counted, drawn, width, height])
 
   const crank = scene.wheels.find(({ isCrank }) => isCrank)
+  const startTurning = (place: Place) =>
+    crank && turnFrom([place.x, place.y], { projection, centre: crank.centre, view, drawn })
+  useHands(board, setLook, startTurning)
   const links = scene.loops.map(({ loop, links: n }) => `${loop.name}, ${n} ${nounsOf(loop).links}`)
   return (
-    <div
-      ref={both}
-      className="face"
-      onPointerDown={(event) =>
-        event.isPrimary && startTurning(event, { projection, centre: crank?.centre, view, drawn })
-      }
-    >
+    <div ref={both} className="face">
       <canvas ref={canvas} style={{ width, height }} aria-hidden="true" />
       <svg
         ref={overlay}
@@ -168,25 +165,20 @@ export function Face({
         <FaceWords scene={scene} projection={projection} narrow={narrow} numbered={counted !== undefined} />
         {counted && labelsFor(counted.n).map((n) => <PinLabel key={n} n={n} last={n === counted.n} />)}
       </svg>
-      <div
-        className="zoom"
-        role="group"
-        aria-label="Nearer or whole"
-        onPointerDown={(event) => event.stopPropagation()}
-      >
+      <div className="zoom" role="group" aria-label="Nearer or whole">
         {(
           [
-            ['Nearer', '+', 1.6],
-            ['Further', '−', 1 / 1.6],
+            ['Nearer', IconPlus, 1.6],
+            ['Further', IconMinus, 1 / 1.6],
           ] as const
-        ).map(([name, sign, by]) => (
+        ).map(([name, Icon, by]) => (
           <button
             key={name}
             type="button"
             aria-label={name}
             onClick={() => setLook((now) => zoomAt(now, now.zoom * by, { x: width / 2, y: height / 2 }))}
           >
-            {sign}
+            <Icon size={20} stroke={2.5} aria-hidden />
           </button>
         ))}
         {look.zoom > 1 && (
@@ -202,14 +194,33 @@ export function Face({
   )
 }
 
-/** Two fingers come nearer and move aside; a mouse's wheel comes nearer, and with shift moves aside. One finger turns the crank. */
-function useNearer(target: React.RefObject<HTMLDivElement | null>, setLook: (change: (now: Look) => Look) => void) {
+interface Place {
+  readonly x: number
+  readonly y: number
+}
+
+/** Two fingers come nearer and move aside; a mouse's wheel comes nearer, and with shift moves aside. One finger turns the crank: `startTurning` gives
+ *  what follows it. */
+function useHands(
+  target: React.RefObject<HTMLDivElement | null>,
+  setLook: (change: (now: Look) => Look) => void,
+  startTurning: (place: Place) => ((now: readonly [number, number]) => void) | undefined,
+) {
   const placeOf = (x: number, y: number) => {
     const box = target.current?.getBoundingClientRect()
     return { x: x - (box?.left ?? 0), y: y - (box?.top ?? 0) }
   }
   useGesture(
     {
+      onDrag: ({ first, event, xy: [x, y], pinching, cancel, memo }) => {
+        const onButton = first && event.target instanceof Element && event.target.closest('.zoom')
+        if (pinching || onButton) return void cancel()
+        const at = placeOf(x, y)
+        if (first) return startTurning(at)
+        const turn = memo as ReturnType<typeof startTurning>
+        turn?.([at.x, at.y])
+        return turn
+      },
       onPinch: ({ origin: [x, y], delta: [by], memo, first }) => {
         const at = placeOf(x, y)
         const last = first || !memo ? at : (memo as typeof at)
@@ -231,7 +242,12 @@ function useNearer(target: React.RefObject<HTMLDivElement | null>, setLook: (cha
         )
       },
     },
-    { target, eventOptions: { passive: false }, wheel: { preventDefault: true } },
+    {
+      target,
+      eventOptions: { passive: false },
+      wheel: { preventDefault: true },
+      drag: { pointer: { keys: false } },
+    },
   )
 }
 
