@@ -2,6 +2,7 @@ import { expect, test, type Page } from '@playwright/test'
 import { fileText, makeFile } from '@link-count/core/file'
 import { benchJob } from '@link-count/core/testing/bench'
 import { lifetime } from '@link-count/core/testing/lifetime'
+import { goal } from './goal'
 import { workSoFar } from './mainThread'
 
 /* A workshop after a day, and after a lifetime: opened, written in, looked at, saved and brought back. */
@@ -76,7 +77,7 @@ test('a workshop opens as fast after a lifetime as after a day', async ({ browse
     console.log(`${engines} engines, ${entries} lines: the workshop opens in ${took.at(-1)} ms`)
     await context.close()
   }
-  console.log(`the largest takes ${((took[2] ?? NaN) / (took[0] ?? NaN)).toFixed(2)} times as long as the smallest`)
+  goal('the largest against the smallest', (took[2] ?? NaN) / (took[0] ?? NaN), { most: 2, unit: 'times' })
 })
 
 test('a job of 5,000 lines is written in, and its ledger typed in', async ({ page }) => {
@@ -99,9 +100,8 @@ test('a job of 5,000 lines is written in, and its ledger typed in', async ({ pag
     acks.push(Date.now() - begun)
     works.push((await workSoFar(client)) - before)
   }
-  console.log(
-    `\nwritten in a job of 5,000 lines: ${median(works).toFixed(1)} ms of work on the page's thread, shown as written after ${median(acks)} ms`,
-  )
+  console.log(`\nwritten in a job of 5,000 lines, shown as written after ${median(acks)} ms`)
+  goal('work on the page’s thread for a line', median(works), { most: 16, unit: 'ms' })
   await page.getByRole('button', { name: 'Ledger' }).click()
   const note = page.getByLabel('Note, or words for a picture')
   await note.click()
@@ -109,7 +109,6 @@ test('a job of 5,000 lines is written in, and its ledger typed in', async ({ pag
   const before = await workSoFar(client)
   await page.keyboard.type(keys, { delay: 40 })
   await expect(note).toHaveValue(keys)
-  console.log(
-    `a key in the ledger: ${(((await workSoFar(client)) - before) / keys.length).toFixed(1)} ms of work on the page's thread`,
-  )
+  const each = ((await workSoFar(client)) - before) / keys.length
+  goal('work on the page’s thread for a key in the ledger', each, { most: 8, unit: 'ms' })
 })
