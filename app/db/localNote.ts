@@ -32,9 +32,7 @@ interface TypedNote {
 export function noteTyped(kind: string, tab: string, waiting: Typed, after: number): void {
   const key = typingOf(kind) + tab
   const note: TypedNote = { after, typed: waiting.map(([id, text]) => [id, text ?? null]) }
-  attempt(() =>
-    waiting.length === 0 ? localStorage.removeItem(key) : localStorage.setItem(key, JSON.stringify(note)),
-  )
+  attempt(() => (waiting.length === 0 ? localStorage.removeItem(key) : localStorage.setItem(key, JSON.stringify(note))))
 }
 
 /** What tabs had typed when they were closed over it; told once. A browser that was killed may have kept an older note of what was stored since: one from

@@ -23,8 +23,8 @@ export function hangingOrder(sheet: BuildSheet, loop: Loop, sections: readonly S
   const fromDriver = [...loop.path.slice(at), ...loop.path.slice(0, at)]
   const [first, ...rest] = fromDriver
   const toothed = (id: string) => sheet.members.some((one) => one.id === id && one.shaftId !== undefined)
-  const firstWheel = rest.findIndex(({ memberId }) => toothed(memberId))
-  const backwards = rest.map((part, i) => ({ ...part, slack: i < firstWheel })).reverse()
+  const firstDriven = rest.findIndex(({ memberId }) => toothed(memberId))
+  const backwards = rest.map((part, i) => ({ ...part, slack: i < firstDriven })).reverse()
   return [
     ...(first ? [{ ...first, how: 'first' as const, pitchesToBefore: undefined }] : []),
     ...backwards.map(({ memberId, passed, slack }) => ({

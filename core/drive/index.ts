@@ -26,5 +26,5 @@ export {
   type LoopMove,
   type Section,
   type SectionCount,
-  type WheelLateness,
+  type MemberLateness,
 } from './sections'

@@ -68,7 +68,7 @@ export interface SectionCount {
   readonly foundPitches: number
 }
 
-export interface WheelLateness {
+export interface MemberLateness {
   readonly memberId: string
   readonly shaft: Shaft
   /** Whole pitches that the wheel stands late (+) or early (-) on the loop, and the rest of it. */
@@ -91,7 +91,7 @@ export function latenessByCounts(
   sections: readonly Section[],
   counts: readonly SectionCount[],
   driverId: string | undefined,
-): WheelLateness[] {
+): MemberLateness[] {
   const late = new Map<string, { pitches: number; through: string[] }>()
   if (driverId === undefined) return []
   late.set(driverId, { pitches: 0, through: [] })
@@ -150,7 +150,7 @@ export interface LoopMove {
  *  moved by its own teeth; the run with slack in it takes up what the others give. */
 export function movesOf(
   sections: readonly Section[],
-  lateness: readonly WheelLateness[],
+  lateness: readonly MemberLateness[],
   counts: readonly SectionCount[],
 ): {
   readonly moves: readonly LoopMove[]
@@ -182,7 +182,7 @@ export function countedThen(
  *  are counted, and all stand out by the same teeth. Further over the driver makes everything earlier. */
 export function moveOverDriver(
   sections: readonly Section[],
-  lateness: readonly WheelLateness[],
+  lateness: readonly MemberLateness[],
   driverId: string | undefined,
 ): Pick<LoopMove, 'memberId' | 'layTeeth'> | undefined {
   const driven = new Set(sections.flatMap(({ from, to }) => [from.memberId, to.memberId]))

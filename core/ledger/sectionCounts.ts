@@ -6,7 +6,7 @@ import {
   toothWorth,
   type Section,
   type SectionCount,
-  type WheelLateness,
+  type MemberLateness,
   readDrive,
 } from '../drive'
 import type { BuildSheet, Loop } from '../model/buildSheet'
@@ -82,7 +82,7 @@ export function readLoop(
 ): {
   readonly sections: readonly Section[]
   readonly found: readonly SectionCount[]
-  readonly lateness: readonly WheelLateness[]
+  readonly lateness: readonly MemberLateness[]
 } {
   const drive = readDrive(sheet)
   // What was found was counted before anything was set otherwise.

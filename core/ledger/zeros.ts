@@ -9,7 +9,7 @@ import {
   zeroWays,
   type Found,
   type Zero,
-  type ZeroBench,
+  type ZeroFrame,
   type ZeroReading,
   type ZeroWay,
   type ZeroWayKind,
@@ -94,7 +94,7 @@ export function zeroOfEntry({ frames, frameOf, retake }: Zeros, entryId: string)
 /** What the readings of one setting of the wheel say, brought to the zero cylinder; those of a cylinder whose place is not known wait for it. */
 function readingsOn(
   entries: readonly Entry[],
-  bench: ZeroBench,
+  bench: ZeroFrame,
 ): { readonly readings: readonly ZeroReading[]; readonly unplaced: readonly string[] } {
   const byKind = new Map<string, Entry[]>()
   for (const entry of entries) {

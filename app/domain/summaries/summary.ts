@@ -5,7 +5,7 @@ export type PinState = 'done' | 'read' | 'open' | 'hand' | 'passed'
 /** A drive drawn once, as shapes that only have to be put on the page. Px. */
 export interface StillDrawing {
   readonly label: string
-  readonly wheels: readonly {
+  readonly toothed: readonly {
     readonly id: string
     /** Drawn with as many teeth as it has; a gear or pulley with straight ones. */
     readonly straight: boolean

@@ -4,15 +4,8 @@ import { shaftPoint, loopKinds } from '@link-count/core/drive'
 import type { Point } from '@link-count/core/geometry'
 import type { BuildSheet, Trusted } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
-import {
-  AS_MARKED,
-  boxOf,
-  FaceStill,
-  makeDriveScene,
-  makeProjection,
-  STILL_MARGIN,
-  type Projection,
-} from '../../ui/face'
+import { AS_MARKED, makeDriveScene } from '@link-count/core/scene'
+import { boxOf, FaceStill, makeProjection, STILL_MARGIN, type Projection } from '../../ui/face'
 import { patchShaft } from './sheetChanges'
 import { useSheetEditor } from './SheetEditor'
 
@@ -94,11 +87,11 @@ export function DriveBoard({ sheet }: { readonly sheet: BuildSheet }) {
 /** To the drive as it is drawn where it closes; else to the shafts that are placed, so that they can be drawn to where it does. */
 function project(sheet: BuildSheet): { readonly projection: Projection | undefined; readonly closes: boolean } {
   const scene = makeDriveScene(sheet, AS_MARKED)
-  const closes = scene.errors.length === 0 && scene.wheels.length > 0 && scene.drawn === 'toScale'
+  const closes = scene.errors.length === 0 && scene.toothed.length > 0 && scene.drawn === 'toScale'
   const places = placesOf(sheet)
   if (!closes && places.length < 2) return { projection: undefined, closes }
   const wheels = places.map(({ at, radiusMm }) => ({ centre: at, radiusMm, pitchMm: 0 }))
-  const box = boxOf(closes ? scene : { wheels, loops: [] })
+  const box = boxOf(closes ? scene : { toothed: wheels, loops: [] })
   return { projection: makeProjection(box, { ...SIZE, side: 'timing', margin: STILL_MARGIN }), closes }
 }
 

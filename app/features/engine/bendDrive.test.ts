@@ -8,7 +8,7 @@ import {
   addHub,
   addLoop,
   addShaftOn,
-  addWheelOn,
+  addMemberOn,
   removeLoop,
   removeMember,
   removeShaft,
@@ -95,7 +95,7 @@ test('a chain put between two shafts has a wheel and a mark on each, and goes wi
   const second = addLoop('toothedBelt', 'crank', 'idle')(after)
   expect(second.loops.map(({ name }) => name)).toEqual(['Chain', 'Belt'])
   expect(second.members.at(-1)?.kind).toBe('pulley')
-  const three = addWheelOn(loop as Loop, 'crank')(after)
+  const three = addMemberOn(loop as Loop, 'crank')(after)
   expect(three.loops[0]?.path).toHaveLength(3)
   expect(removeLoop(loop?.id ?? '')(after)).toEqual(before)
 })

@@ -14,7 +14,7 @@ const nextName = (names: readonly string[], base: string) => {
 const freshId = () => nanoid(8)
 
 /** A wheel for a loop of this kind on a shaft, with a mark for the reference pose. */
-function wheelFor(sheet: BuildSheet, kind: Loop['kind'], shaft: Shaft) {
+function memberFor(sheet: BuildSheet, kind: Loop['kind'], shaft: Shaft) {
   const id = freshId()
   const of = loopKinds[kind].runsOn
   const names = sheet.members.map(({ name }) => name)
@@ -37,12 +37,12 @@ const onLoop = (loopId: string, wheel: Member) => (loops: readonly Loop[]) =>
   )
 
 /** A wheel on a shaft that is there, last on a loop's path. */
-export const addWheelOn =
+export const addMemberOn =
   (loop: Loop, shaftId: string): SheetChange =>
   (sheet) => {
     const shaft = partsOf(sheet).shaft(shaftId)
     if (!shaft) return sheet
-    const { wheel, mark } = wheelFor(sheet, loop.kind, shaft)
+    const { wheel, mark } = memberFor(sheet, loop.kind, shaft)
     return {
       ...sheet,
       members: [...sheet.members, wheel],
@@ -57,7 +57,7 @@ export const addShaftOn =
   (sheet) => {
     const names = sheet.shafts.map(({ name }) => name)
     const shaft = newShaft(`shaft-${freshId()}`, nextName(names, 'Pump shaft'))
-    return addWheelOn(loop, shaft.id)({ ...sheet, shafts: [...sheet.shafts, shaft] })
+    return addMemberOn(loop, shaft.id)({ ...sheet, shafts: [...sheet.shafts, shaft] })
   }
 
 /** A chain or belt from one shaft to another, with a wheel of its own on each; it turns its shafts the same way. */
@@ -73,7 +73,7 @@ export const addLoop =
       loops: [...sheet.loops, loop],
       witnesses: [...sheet.witnesses, { id: `w-${id}`, kind: 'count' as const, targetId: loop.id }],
     }
-    return addWheelOn(loop, toShaftId)(addWheelOn(loop, fromShaftId)(begun))
+    return addMemberOn(loop, toShaftId)(addMemberOn(loop, fromShaftId)(begun))
   }
 
 /** A loop taken off with its wheels, their marks and counts; its shafts stay. */

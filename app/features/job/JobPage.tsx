@@ -279,7 +279,7 @@ function FaceOrGaps({ counted }: { counted: CountedOnFace | undefined }) {
   const found = useFoundState(view)
   const [beside, setBeside] = useState(false)
   const errors = scene.errors.map(({ loop, error }) => loopWords(error, loop, view.sheet))
-  if (scene.wheels.length === 0) {
+  if (scene.toothed.length === 0) {
     return (
       <div className="no-face">
         <p>{errors[0] ?? 'The build sheet has no drive yet.'}</p>

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { countedFrom, driveBench, stagedTeeth } from '@link-count/core/testing/driveBench'
 import { benchSheet } from '@link-count/core/testing/bench'
 import { viewOf } from '../../testing/viewOf'
-import { countablesOf, inHandOf, loopsOf, phaseOf, wheelOf } from './countSection'
+import { countablesOf, inHandOf, loopsOf, phaseOf, spokenMember } from './countSection'
 import { nounsOf } from '../../ui/wording'
 
 const staged = driveBench('twoStage', stagedTeeth)
@@ -50,7 +50,7 @@ describe('what is counted in a step', () => {
     const countable = countablesOf(stepOf('chainOnCount', 'lower'), view()).find(
       ({ section }) => section.run === 'tight',
     )
-    expect(countable && wheelOf(view(), countable)?.member.id).toBe('middle-large')
+    expect(countable && spokenMember(view(), countable)?.member.id).toBe('middle-large')
   })
 })
 

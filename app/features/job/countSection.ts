@@ -50,5 +50,5 @@ export const inHandOf = (countables: readonly Countable[], chosen: string): Coun
 export const sectionDraftKey = (jobId: string, stepId: string) => `${jobId}:${stepId}:section`
 
 /** The wheel that a section's count speaks of. */
-export const wheelOf = ({ sheet }: Pick<JobView, 'sheet'>, { loop, section }: Countable) =>
+export const spokenMember = ({ sheet }: Pick<JobView, 'sheet'>, { loop, section }: Countable) =>
   spokenOf(sheet, section, readDrive(sheet).driverOf(loop)?.id)

@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import type { BuildSheet } from '@link-count/core/model'
 import type { Side } from '@link-count/core/units'
-import { AS_MARKED, type SceneState } from './driveScene'
+import { AS_MARKED, type SceneState } from '@link-count/core/scene'
 import { drawStill } from './stillDrawing'
 import { StillPicture } from './StillPicture'
 

@@ -26,10 +26,10 @@ export function StillPicture({
       </svg>
     )
   }
-  const { label, wheels, loops, dots } = drawing
+  const { label, toothed, loops, dots } = drawing
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label}>
-      {wheels.map(({ id, straight, teeth, radius, pitch, transform }) => (
+      {toothed.map(({ id, straight, teeth, radius, pitch, transform }) => (
         <path
           key={id}
           d={(straight ? gearPath : sprocketPath)(teeth, radius, pitch)}

@@ -1,4 +1,5 @@
 import { loopKinds } from '@link-count/core/drive'
+import type { PaintedPin } from '@link-count/core/scene'
 import type { Loop } from '@link-count/core/model'
 import type { Projection } from './projection'
 
@@ -9,11 +10,6 @@ export interface LinkColours {
   readonly rim: string
   readonly counted: string
   readonly paint: string
-}
-
-export interface PaintedPin {
-  readonly pin: number
-  readonly rings: 1 | 2
 }
 
 export interface LinkPaint {

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { sheetWith } from '@link-count/core/testing/threeMembers'
-import { AS_MARKED, makeDriveScene } from './driveScene'
+import { AS_MARKED, makeDriveScene } from '@link-count/core/scene'
 import { boxOf, makeProjection, MOST_ZOOM, WHOLE, zoomAt } from './projection'
 
 const box = { left: -100, right: 100, bottom: -50, top: 250 }
@@ -65,10 +65,10 @@ describe('coming nearer', () => {
   })
 })
 
-test('the box of a drive holds its wheels whole', () => {
+test('the box of a drive holds its sprockets whole', () => {
   const scene = makeDriveScene(sheetWith({}), AS_MARKED)
   const { left, right, bottom, top } = boxOf(scene)
-  for (const { centre, radiusMm } of scene.wheels) {
+  for (const { centre, radiusMm } of scene.toothed) {
     expect(centre.x - radiusMm).toBeGreaterThan(left)
     expect(centre.x + radiusMm).toBeLessThan(right)
     expect(centre.y - radiusMm).toBeGreaterThan(bottom)

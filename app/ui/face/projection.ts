@@ -1,6 +1,6 @@
 import type { Point } from '@link-count/core/geometry'
 import type { Side } from '@link-count/core/units'
-import type { DriveScene } from './driveScene'
+import type { DriveScene } from '@link-count/core/scene'
 
 /** Plane (mm, y up, from the timing side) to the screen (px, y down). The other side is a mirror, done here and nowhere else. */
 export interface Projection {
@@ -21,13 +21,13 @@ export interface Box {
 }
 
 export function boxOf({
-  wheels,
+  toothed,
   loops,
 }: {
-  readonly wheels: readonly Pick<DriveScene['wheels'][number], 'centre' | 'radiusMm' | 'pitchMm'>[]
+  readonly toothed: readonly Pick<DriveScene['toothed'][number], 'centre' | 'radiusMm' | 'pitchMm'>[]
   readonly loops: DriveScene['loops']
 }): Box {
-  const reach = wheels.map(({ centre, radiusMm, pitchMm }) => ({ centre, r: radiusMm + pitchMm * 0.6 }))
+  const reach = toothed.map(({ centre, radiusMm, pitchMm }) => ({ centre, r: radiusMm + pitchMm * 0.6 }))
   const ends = loops.flatMap(({ solved }) =>
     solved.path.pieces.flatMap((piece) => (piece.kind === 'run' ? [piece.from, piece.to] : [])),
   )

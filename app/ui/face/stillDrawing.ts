@@ -3,9 +3,9 @@ import type { Point } from '@link-count/core/geometry'
 import type { BuildSheet } from '@link-count/core/model'
 import type { Side } from '@link-count/core/units'
 import type { StillDrawing } from '../../domain/summaries'
-import { AS_MARKED, makeDriveScene, type LoopScene, type SceneState } from './driveScene'
+import { AS_MARKED, makeDriveScene, type LoopScene, type SceneState } from '@link-count/core/scene'
 import { boxOf, makeProjection, type Projection } from './projection'
-import { isStraight } from './wheelPath'
+import { isStraight } from './toothedPath'
 
 /** Room about a still picture, px. */
 export const STILL_MARGIN = { left: 4, right: 4, y: 4 }
@@ -21,13 +21,13 @@ export function drawStill(
   }: { readonly width: number; readonly height: number; readonly side?: Side; readonly state?: SceneState },
 ): StillDrawing | undefined {
   const scene = makeDriveScene(sheet, state)
-  if (scene.wheels.length === 0) return undefined
+  if (scene.toothed.length === 0) return undefined
   const projection = makeProjection(boxOf(scene), { width, height, side, margin: STILL_MARGIN })
   const crankDeg = sheet.referencePose.crankDeg.value
   const at = (n: number) => Math.round(n * 100) / 100
   return {
     label: scene.drawn === 'schematic' ? 'The drive, not to scale' : 'The drive, to scale',
-    wheels: scene.wheels.map((wheel) => ({
+    toothed: scene.toothed.map((wheel) => ({
       id: wheel.memberId,
       straight: isStraight(wheel),
       teeth: wheel.teeth,
@@ -36,7 +36,7 @@ export function drawStill(
       transform: `translate(${at(projection.x(wheel.centre))} ${at(projection.y(wheel.centre))}) scale(${projection.mirror} 1) rotate(${at(-scene.turnOf(wheel.memberId, crankDeg))})`,
     })),
     loops: scene.loops.map((loop) => platesOf(loop, projection, crankDeg)),
-    dots: scene.wheels.map(({ memberId, centre }) => ({
+    dots: scene.toothed.map(({ memberId, centre }) => ({
       id: memberId,
       x: at(projection.x(centre)),
       y: at(projection.y(centre)),

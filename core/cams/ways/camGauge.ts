@@ -3,7 +3,7 @@ import { entryShape } from '../../model/entryShape'
 import * as field from '../../model/fields'
 import { partsOf } from '../../sheet'
 import { degFromRad, ratioValue } from '../../units'
-import { withZero, type Bench, type CamWay, type ReadLateness } from './way'
+import { withZero, type ReadBy, type CamWay, type ReadLateness } from './way'
 
 export const camGaugeShape = entryShape(
   'camGauge',
@@ -23,7 +23,7 @@ const GAUGE_SIGMA_MM = 0.1
 
 /** Lateness from a pin, slot or flat of a camshaft that stands off its place, crank at the pose: asin(off / radius) on the shaft. */
 export function latenessFromGauge(
-  { sheet, zero }: Pick<Bench, 'sheet' | 'zero'>,
+  { sheet, zero }: Pick<ReadBy, 'sheet' | 'zero'>,
   shaftId: string,
   { offMm, radiusMm }: { readonly offMm: number; readonly radiusMm: number },
 ): ReadLateness {

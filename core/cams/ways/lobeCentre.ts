@@ -4,7 +4,7 @@ import * as field from '../../model/fields'
 import { wrapToCycle, wrapToSigned } from '../../units'
 import { camSpec } from '../camSpec'
 import { camOf, onLobe } from './ofCam'
-import { DIAL_SIGMA_MM, withZero, type Bench, type CamLateness, type CamWay, type ReadLateness } from './way'
+import { DIAL_SIGMA_MM, withZero, type ReadBy, type CamLateness, type CamWay, type ReadLateness } from './way'
 
 export const lobeCentreShape = entryShape(
   'lobeCentre',
@@ -40,7 +40,7 @@ export interface CentreLateness extends CamLateness {
  *  middle is compared with the lobe's own at that lift; without, with the centre. Pairs are weighed by how steep the lobe is there.
  *  Source: handbook 12. */
 export function latenessFromCentre(
-  { sheet, zero, wheelSigmaDeg }: Bench,
+  { sheet, zero, wheelSigmaDeg }: ReadBy,
   cam: Cam,
   pairs: readonly LiftPair[],
 ): ReadLateness<CentreLateness> {

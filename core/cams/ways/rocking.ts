@@ -4,7 +4,7 @@ import * as field from '../../model/fields'
 import { wrapToSigned } from '../../units'
 import { camSpec } from '../camSpec'
 import { EVENT_SIGMA_DEG } from './valveEvents'
-import { DIAL_SIGMA_MM, LOBE_SIGMA_SHARE, withZero, type Bench, type CamWay, type ReadLateness } from './way'
+import { DIAL_SIGMA_MM, LOBE_SIGMA_SHARE, withZero, type ReadBy, type CamWay, type ReadLateness } from './way'
 
 export const rockingShape = entryShape(
   'rocking',
@@ -28,7 +28,7 @@ export const rockingShape = entryShape(
 /** Lateness from both valves of a cylinder at overlap TDC, where one camshaft carries both lobes: exhaust lift less inlet lift over the sum of
  *  their slopes, less what the book's lobes have there. Two camshafts leave two answers, and it says so. Source: handbook 12. */
 export function latenessFromRocking(
-  { sheet, zero }: Pick<Bench, 'sheet' | 'zero'>,
+  { sheet, zero }: Pick<ReadBy, 'sheet' | 'zero'>,
   { inlet, exhaust }: { readonly inlet: Cam; readonly exhaust: Cam },
   read: { readonly inletMm: number; readonly exhaustMm: number },
 ): ReadLateness {
@@ -43,7 +43,7 @@ export function latenessFromRocking(
 
 /** Lateness from where on the wheel both valves stand equally open, against where the book's lobes do: "so many degrees past rocking". */
 export function latenessFromEqualLift(
-  { sheet, zero, wheelSigmaDeg }: Bench,
+  { sheet, zero, wheelSigmaDeg }: ReadBy,
   { inlet, exhaust }: { readonly inlet: Cam; readonly exhaust: Cam },
   wheelDeg: number,
   eventSigmaDeg: number,

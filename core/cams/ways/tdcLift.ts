@@ -3,7 +3,7 @@ import { entryShape } from '../../model/entryShape'
 import * as field from '../../model/fields'
 import { camSpec } from '../camSpec'
 import { camOf, onLobe } from './ofCam'
-import { DIAL_SIGMA_MM, LOBE_SIGMA_SHARE, withZero, type Bench, type CamWay, type ReadLateness } from './way'
+import { DIAL_SIGMA_MM, LOBE_SIGMA_SHARE, withZero, type ReadBy, type CamWay, type ReadLateness } from './way'
 
 export const tdcLiftShape = entryShape('tdcLift', 'The lift of a valve with the crank at overlap TDC', {
   camId: field.id('The valve'),
@@ -13,7 +13,7 @@ export const tdcLiftShape = entryShape('tdcLift', 'The lift of a valve with the 
 
 /** Lateness from the lift at overlap TDC: an inlet that is late has opened less, an exhaust that is late has closed less. Source: the lobe as fitted. */
 export function latenessFromTdcLift(
-  { sheet, zero }: Pick<Bench, 'sheet' | 'zero'>,
+  { sheet, zero }: Pick<ReadBy, 'sheet' | 'zero'>,
   cam: Cam,
   liftMm: number,
 ): ReadLateness {

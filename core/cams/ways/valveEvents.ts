@@ -5,7 +5,7 @@ import { wrapToSigned } from '../../units'
 import { camSpec, eventLiftMm } from '../camSpec'
 import { convertEvent, type Flank } from '../profile'
 import { camOf, onLobe } from './ofCam'
-import { withZero, type Bench, type CamLateness, type CamWay, type ReadLateness } from './way'
+import { withZero, type ReadBy, type CamLateness, type CamWay, type ReadLateness } from './way'
 
 export const valveEventsShape = entryShape('valveEvents', 'Where a valve opens and closes', {
   camId: field.id('The valve'),
@@ -40,7 +40,7 @@ export interface EventsLateness extends CamLateness {
 /** Lateness from an opening and a closing. Read at another lift than the book's they are converted through the lobe, with what that may be wrong
  *  by; without a lobe they are refused and never compared. Source: handbook 12. */
 export function latenessFromEvents(
-  { sheet, zero, wheelSigmaDeg }: Bench,
+  { sheet, zero, wheelSigmaDeg }: ReadBy,
   cam: Cam,
   read: EventRead,
   eventSigmaDeg: number,

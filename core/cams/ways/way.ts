@@ -22,7 +22,7 @@ export type ReadLateness<T extends CamLateness = CamLateness> = T | NotSaid
 export const isSaid = <T extends CamLateness>(read: ReadLateness<T>): read is T => typeof read !== 'string'
 
 /** What readings of one setting of the degree wheel are worked out with. */
-export interface Bench {
+export interface ReadBy {
   readonly sheet: BuildSheet
   /** Where true TDC of the zero cylinder stands on the wheel, and its sigma. */
   readonly zero: { readonly wheelDeg: number; readonly sigmaDeg: number }
@@ -30,7 +30,7 @@ export interface Bench {
   readonly wheelSigmaDeg: number
 }
 /** The same, where the zero is not known yet. */
-export type BenchSoFar = Omit<Bench, 'zero'> & { readonly zero: Bench['zero'] | undefined }
+export type ReadByNow = Omit<ReadBy, 'zero'> & { readonly zero: ReadBy['zero'] | undefined }
 
 /** A way of reading how a camshaft stands. A kind of line in the ledger, whose shape stands beside it. */
 export interface CamWay<K extends EntryKind> {
@@ -41,7 +41,7 @@ export interface CamWay<K extends EntryKind> {
   /** Which look at it: a later one takes the place of an earlier. Without it there is one look at a thing. */
   readonly lookOf?: (read: ReadOf<K>) => string
   /** Lateness by one reading, or why it says nothing. */
-  readonly lateness: (bench: BenchSoFar, read: ReadOf<K>) => ReadLateness
+  readonly lateness: (by: ReadByNow, read: ReadOf<K>) => ReadLateness
   readonly leansOnWheel: boolean
   readonly samples: readonly [ReadOf<K>, ...ReadOf<K>[]]
 }
@@ -51,9 +51,9 @@ export type ReadOf<K extends EntryKind> = Extract<EntryDraft, { kind: K }>
 
 /** For a way that can say nothing before the zero is known. */
 export const withZero =
-  <R, T extends CamLateness>(lateness: (bench: Bench, read: R) => ReadLateness<T>) =>
-  (bench: BenchSoFar, read: R): ReadLateness<T> =>
-    bench.zero ? lateness({ ...bench, zero: bench.zero }, read) : 'noZero'
+  <R, T extends CamLateness>(lateness: (by: ReadBy, read: R) => ReadLateness<T>) =>
+  (by: ReadByNow, read: R): ReadLateness<T> =>
+    by.zero ? lateness({ ...by, zero: by.zero }, read) : 'noZero'
 
 /** What a dial is read to, one sigma, mm. Common practice, no source. */
 export const DIAL_SIGMA_MM = 0.02

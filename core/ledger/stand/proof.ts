@@ -3,7 +3,7 @@ import type { BuildSheet } from '../../model/buildSheet'
 import type { EntryOf } from '../../model/entry'
 import { partsOf } from '../../sheet'
 import { ratioValue, wrapToSigned } from '../../units'
-import { markPoseDeg, type WheelLateness, readDrive } from '../../drive'
+import { markPoseDeg, type MemberLateness, readDrive } from '../../drive'
 import { isCamRead, latenessOfRead, thingOfRead } from '../camWitnesses'
 import { crankPlace } from '../rotation'
 import { alike, readLoop } from '../sectionCounts'
@@ -78,19 +78,19 @@ export function readsOut(proving: Proving, shaftId: string): ReadOut | undefined
 }
 
 /** A count tells the tooth: right when the wheel stands on its tooth, or out by no more than is safe, two sigma (half a tooth) allowed. */
-const countIsRight = ({ teethLate, latenessDeg, toothCrankDeg }: WheelLateness, safeDeg: number) =>
+const countIsRight = ({ teethLate, latenessDeg, toothCrankDeg }: MemberLateness, safeDeg: number) =>
   teethLate === 0 || Math.abs(latenessDeg) + toothCrankDeg / 2 <= safeDeg
 
 /** How late the wheel that a loop leads to stands by the counts that still hold, each read by the sheet of its own job. */
-function countedLateness(proving: Proving, { id, memberId }: WayLink): WheelLateness | undefined {
+function countedLateness(proving: Proving, { id, memberId }: WayLink): MemberLateness | undefined {
   return latenessOfLoop(proving, id).find((one) => one.memberId === memberId)
 }
 
-export function latenessOfLoop({ loops, seats, figures }: Proving, loopId: string): WheelLateness[] {
+export function latenessOfLoop({ loops, seats, figures }: Proving, loopId: string): MemberLateness[] {
   const counts = loops.get(loopId)?.counts ?? []
   const byJob = new Map<string, EntryOf<'count'>[]>()
   for (const count of counts) byJob.set(count.jobId, [...(byJob.get(count.jobId) ?? []), count])
-  const lateness = new Map<string, WheelLateness>()
+  const lateness = new Map<string, MemberLateness>()
   for (const [jobId, own] of byJob) {
     const sheet = figures.get(jobId)?.sheet
     const loop = sheet?.loops.find(({ id }) => id === loopId)

@@ -3,7 +3,7 @@ import type { EntryDraft, EntryKind } from '../../model/entry'
 import type { ZeroReading } from '../combineZero'
 
 /** What readings of one setting of the degree wheel are worked out with. */
-export interface ZeroBench {
+export interface ZeroFrame {
   readonly sheet: BuildSheet
   /** Of one reading of the wheel. */
   readonly wheelSigmaDeg: number
@@ -16,6 +16,6 @@ export type Found<K extends EntryKind> = Extract<EntryDraft, { kind: K }> & { re
 /** A way of finding top dead centre on the degree wheel. A kind of line in the ledger, whose shape stands beside it. */
 export interface ZeroWay<K extends EntryKind> {
   /** What all readings of this way on one setting of the wheel say, each of its own cylinder: one that cannot be halved says nothing. */
-  readonly readings: (found: readonly Found<K>[], bench: ZeroBench) => ZeroReading[]
+  readonly readings: (found: readonly Found<K>[], bench: ZeroFrame) => ZeroReading[]
   readonly samples: readonly [Extract<EntryDraft, { kind: K }>, ...Extract<EntryDraft, { kind: K }>[]]
 }

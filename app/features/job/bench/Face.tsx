@@ -2,15 +2,14 @@ import { useMergedRef } from '@mantine/hooks'
 import { IconMinus, IconPlus } from '@tabler/icons-react'
 import { useGesture } from '@use-gesture/react'
 import { useEffect, useMemo, useRef, useState } from 'react'
+import { countedPin, type DriveScene } from '@link-count/core/scene'
 import {
   boxOf,
-  countedPin,
   makeProjection,
   paintLinks,
   useSize,
   WHOLE,
   zoomAt,
-  type DriveScene,
   type LinkColours,
   type Look,
 } from '../../../ui/face'
@@ -27,7 +26,7 @@ export interface CountedOnFace {
   readonly fromMarkId: string
 }
 
-/** The drive from the side stood at, to scale. Links run on a canvas; wheels, marks and words are SVG, so that they print and
+/** The drive from the side stood at, to scale. Links run on a canvas; sprockets, marks and words are SVG, so that they print and
  *  can be read out. Nothing here renders per frame: the drawn crank moves what is already there. */
 export function Face({
   scene,
@@ -95,7 +94,7 @@ export function Face({
       n: Number(node.dataset['pin']),
     }))
     const centres = new Map(
-      scene.wheels.map(({ memberId, centre }) => [
+      scene.toothed.map(({ memberId, centre }) => [
         memberId,
         `translate(${projection.x(centre)} ${projection.y(centre)})`,
       ]),
@@ -146,7 +145,7 @@ export function Face({
     return drawn.subscribe(draw)
   }, [scene, projection, counted, drawn, width, height])
 
-  const crank = scene.wheels.find(({ isCrank }) => isCrank)
+  const crank = scene.toothed.find(({ isCrank }) => isCrank)
   const startTurning = (place: Place) =>
     crank && turnFrom([place.x, place.y], { projection, centre: crank.centre, view, drawn })
   useHands(board, setLook, startTurning)

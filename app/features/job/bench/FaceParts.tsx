@@ -1,5 +1,6 @@
 import type { Side } from '@link-count/core/units'
-import { wheelPath, type DriveScene, type LoopScene, type Projection } from '../../../ui/face'
+import { type DriveScene, type LoopScene } from '@link-count/core/scene'
+import { toothedPath, type Projection } from '../../../ui/face'
 
 interface Parts {
   readonly scene: DriveScene
@@ -12,13 +13,13 @@ interface Parts {
 export function FaceParts({ scene, projection, side }: Parts) {
   return (
     <>
-      {scene.wheels.map((wheel) => {
+      {scene.toothed.map((wheel) => {
         const { memberId, radiusMm, pitchMm } = wheel
         const r = radiusMm * projection.scale
         const pitch = pitchMm * projection.scale
         return (
           <g key={memberId} data-member={memberId}>
-            <path d={wheelPath(wheel, projection.scale)} className="sprocket" />
+            <path d={toothedPath(wheel, projection.scale)} className="sprocket" />
             {Array.from({ length: r > 60 ? 6 : 0 }, (_, i) => (
               <circle
                 key={i}
@@ -70,7 +71,7 @@ function RunLines({ loop, projection }: { loop: LoopScene; projection: Projectio
       {path.pieces.flatMap((piece) => {
         if (piece.kind !== 'run' || piece.pitches < 2) return []
         const kind = runs.find(({ fromMemberId }) => fromMemberId === piece.fromMemberId)?.kind ?? 'tight'
-        // Kept clear of the wheels at its ends.
+        // Kept clear of the sprockets at its ends.
         const at = (share: number) => ({
           x: piece.from.x + share * (piece.to.x - piece.from.x),
           y: piece.from.y + share * (piece.to.y - piece.from.y),

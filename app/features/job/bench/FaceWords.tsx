@@ -1,5 +1,6 @@
 import type { Side } from '@link-count/core/units'
-import { namePlace, type DriveScene, type LoopScene, type Projection, type Wheel } from '../../../ui/face'
+import { type DriveScene, type LoopScene, type ToothedPart } from '@link-count/core/scene'
+import { namePlace, type Projection } from '../../../ui/face'
 import { useBench } from '../JobContext'
 
 interface Parts {
@@ -7,16 +8,16 @@ interface Parts {
   readonly projection: Projection
 }
 
-/** Names, runs, the state of the tensioner, which way it runs. With many wheels their names shrink to what fits. */
+/** Names, runs, the state of the tensioner, which way it runs. With many sprockets their names shrink to what fits. */
 export function FaceWords({ scene, projection, narrow, numbered }: Parts & { narrow: boolean; numbered: boolean }) {
   const { view, side } = useBench()
   const { sheet, state } = view
-  const many = scene.wheels.length > 3
+  const many = scene.toothed.length > 3
   const tensioners = scene.loops.flatMap(({ solved }) => solved.members.filter(({ kind }) => kind === 'tensioner'))
   return (
     <g className="words">
-      {scene.wheels.map((wheel) => (
-        <WheelName key={wheel.memberId} wheel={wheel} scene={scene} projection={projection} short={narrow || many} />
+      {scene.toothed.map((wheel) => (
+        <PartName key={wheel.memberId} wheel={wheel} scene={scene} projection={projection} short={narrow || many} />
       ))}
       {scene.loops
         .filter(({ on }) => on)
@@ -47,7 +48,7 @@ export function FaceWords({ scene, projection, narrow, numbered }: Parts & { nar
         )
       })}
       <RunningArrow
-        crank={scene.wheels.find(({ isCrank }) => isCrank)}
+        crank={scene.toothed.find(({ isCrank }) => isCrank)}
         projection={projection}
         running={sheet.running?.value}
         side={side}
@@ -56,16 +57,16 @@ export function FaceWords({ scene, projection, narrow, numbered }: Parts & { nar
   )
 }
 
-function WheelName({ wheel, scene, projection, short }: Parts & { wheel: Wheel; short: boolean }) {
+function PartName({ wheel, scene, projection, short }: Parts & { wheel: ToothedPart; short: boolean }) {
   const { centre, teeth, name } = wheel
-  const circle = (one: Wheel) => ({
+  const circle = (one: ToothedPart) => ({
     x: projection.x(one.centre),
     y: projection.y(one.centre),
     r: one.radiusMm * projection.scale,
   })
   const own = circle(wheel)
-  const crank = scene.wheels.find(({ isCrank }) => isCrank)
-  const others = scene.wheels.filter((one) => one !== wheel)
+  const crank = scene.toothed.find(({ isCrank }) => isCrank)
+  const others = scene.toothed.filter((one) => one !== wheel)
   const coaxial = others.some((one) => Math.hypot(one.centre.x - centre.x, one.centre.y - centre.y) < 1)
   const words = short ? `${teeth}` : `${name.toLowerCase()}, ${teeth}`
   const upper = crank !== undefined && own.y < projection.y(crank.centre) - 40
@@ -146,7 +147,7 @@ function RunningArrow({
   running,
   side,
 }: {
-  crank: Wheel | undefined
+  crank: ToothedPart | undefined
   projection: Projection
   running: 'clockwise' | 'anticlockwise' | undefined
   side: Side

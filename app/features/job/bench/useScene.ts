@@ -2,7 +2,7 @@ import { useMemo } from 'react'
 import { latenessByCounts, readDrive } from '@link-count/core/drive'
 import { sectionCounts } from '@link-count/core/ledger'
 import type { BuildSheet, CountRule, EntryOf } from '@link-count/core/model'
-import { makeDriveScene, type DriveScene, type SceneState } from '../../../ui/face'
+import { makeDriveScene, type DriveScene, type SceneState } from '@link-count/core/scene'
 import type { JobView } from '../../../domain/views'
 
 /** How late each wheel stands on its loop by these counts, pitches; only where the drive is known to scale. */

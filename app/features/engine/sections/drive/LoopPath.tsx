@@ -3,7 +3,7 @@ import { Button, SegmentedControl } from '@mantine/core'
 import type { Loop, Member } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { nounsOf } from '../../../../ui/wording'
-import { addShaftOn, addWheelOn } from '../../bendDrive'
+import { addShaftOn, addMemberOn } from '../../bendDrive'
 import { patchLoop } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
 import { Choice } from '../Section'
@@ -100,7 +100,7 @@ export function LoopPath({ loop }: { readonly loop: Loop }) {
             { value: '', label: 'choose the shaft' },
             ...bare.map(({ id, name }) => ({ value: id, label: name })),
           ]}
-          onChoose={(shaftId) => shaftId !== '' && apply(addWheelOn(loop, shaftId))}
+          onChoose={(shaftId) => shaftId !== '' && apply(addMemberOn(loop, shaftId))}
         />
       )}
     </div>

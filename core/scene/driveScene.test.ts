@@ -1,16 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { BuildSheet } from '@link-count/core/model'
-import { PART_IDS as ids } from '@link-count/core/starters'
-import { driveBench } from '@link-count/core/testing/driveBench'
-import { ringOfCams } from '@link-count/core/testing/ringOfCams'
-import { sheetWith, sheetWithToothedTensioner } from '@link-count/core/testing/threeMembers'
-import { AS_MARKED, countedPin, makeDriveScene, type DriveScene } from './driveScene'
+import type { BuildSheet } from '../model'
+import { PART_IDS as ids } from '../starters'
+import { driveBench } from '../testing/driveBench'
+import { ringOfCams } from '../testing/ringOfCams'
+import { sheetWith, sheetWithToothedTensioner } from '../testing/threeMembers'
+import { AS_MARKED, countedPin, makeDriveScene, type DriveScene } from '.'
 
 /** The most that a pin lying on a wheel stands off the middle of the nearest gap, in teeth. */
 function worstSeat(scene: DriveScene, crankDeg: number): number {
   const offs = scene.loops.flatMap(({ links, pinAt, solved }) =>
-    scene.wheels
+    scene.toothed
       .filter(({ memberId }) => solved.members.some((member) => member.memberId === memberId))
       .flatMap(({ memberId, centre, radiusMm, teeth }) =>
         Array.from({ length: links }, (_, k) => pinAt(k, crankDeg)).flatMap((pin) => {
@@ -95,7 +95,7 @@ describe('the drive as it is drawn', () => {
     }
     const scene = makeDriveScene(sheet, AS_MARKED)
     const wheel = (id: string) => {
-      const one = scene.wheels.find(({ memberId }) => memberId === id)
+      const one = scene.toothed.find(({ memberId }) => memberId === id)
       if (!one) throw new Error(id)
       return one
     }

@@ -1,0 +1,3 @@
+export * from './scene'
+export { makeDriveScene } from './driveScene'
+export { countedPin } from './countedPin'
