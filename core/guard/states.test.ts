@@ -22,7 +22,7 @@ import {
   turned,
 } from '../testing/bench'
 import { countedFrom, driveBench } from '../testing/driveBench'
-import { redrawn, twoBankSheet } from '../testing/walks'
+import { redrawn, twoBankSheet } from '../testing/walkSheets'
 import { judgeGuard, type Guard } from '.'
 
 const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })

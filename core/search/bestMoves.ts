@@ -1,31 +1,16 @@
-import { bestOfCam, type Candidate } from './bestOfCam'
 import {
   MOST_LOOKS,
   isTooMany,
-  type CamToSet,
   type FoundMoves,
-  type Move,
   type MoveProblem,
   type MoveSet,
   type Progress,
   type TooMany,
 } from './moves'
 import { apart, leavesOf, looksOf, wholeOf, type Part } from './parts'
-import { sharedSlides } from './sharedSlides'
+import { solveLeaf, type PartSet, type Solved } from './solveLeaf'
 import { byWorth, frontOfSums, smallestSums, sumOf, unbeaten } from './sums'
-import { choicesBeside, ofWhat, waysOfCam, type Way, type Ways } from './waysOfCam'
-
-/** The moves for some of the camshafts, by their place in the problem. */
-interface PartSet {
-  readonly shared: readonly Move[]
-  readonly cams: ReadonlyMap<number, Candidate>
-  readonly misses: number
-  readonly effort: number
-}
-interface Solved {
-  readonly nearest: readonly PartSet[]
-  readonly front: readonly PartSet[]
-}
+import { choicesBeside, waysOfCam, type Way, type Ways } from './waysOfCam'
 
 /** The moves that leave least over all cams together, and of those that leave the same, the least trouble; the best few of them. It is the optimum:
  *  for every shared move each place that a cam's own moves can bring it to is gone through, and cams, and banks that share nothing more, then only
@@ -69,7 +54,11 @@ export function* searchMoves(problem: MoveProblem): Generator<Progress, FoundMov
       }
     }
     const [widest, ...rest] = part.shared
-    if (!widest) return yield* leaf(part, late)
+    if (!widest) {
+      const solved = solveLeaf(part, late, { problem, ways })
+      yield { done: ++done, total }
+      return solved
+    }
     let nearest: PartSet[] = []
     let front: PartSet[] = []
     for (const way of each(widest.ways)) {
@@ -83,46 +72,6 @@ export function* searchMoves(problem: MoveProblem): Generator<Progress, FoundMov
       nearest = [...nearest, ...solved.nearest.map(moved)].sort(byWorth).slice(0, best)
       front = unbeaten([...front, ...solved.front.map(moved)])
     }
-    return { nearest, front }
-  }
-
-  /** With nothing stepped that is shared: each camshaft by itself, and what is stepless and shared at its best. */
-  function* leaf({ cams: at, stepless }: Part, late: readonly number[]): Generator<Progress, Solved> {
-    const slides = stepless.flatMap(({ cams: moves, one }) =>
-      sharedSlides(one, cams, ways, late, cycleDeg).map((laterDeg) => ({
-        moves,
-        laterDeg,
-        effort: one.mover.effort,
-        made: [{ moverId: one.mover.id, ...ofWhat(one.mover.of), amount: laterDeg, laterDeg }],
-      })),
-    )
-    const none = { moves: new Set<number>(), laterDeg: 0, effort: 0, made: [] as Move[] }
-    let nearest: PartSet[] = []
-    let front: PartSet[] = []
-    for (const slid of [none, ...slides]) {
-      const own = at.map((i) => {
-        const cam = cams[i] as CamToSet
-        const lateDeg = (late[i] ?? 0) + (slid.moves.has(i) ? slid.laterDeg : 0)
-        return bestOfCam(cam, ways[i] as Ways, lateDeg, cycleDeg, best)
-      })
-      const setOf = (picked: readonly Candidate[]): PartSet => ({
-        shared: slid.made,
-        cams: new Map(picked.map((one, k) => [at[k] ?? 0, one])),
-        misses: sumOf(picked).misses,
-        effort: sumOf(picked).effort + slid.effort,
-      })
-      nearest = [
-        ...nearest,
-        ...smallestSums(
-          own.map(({ kept }) => kept),
-          best,
-        ).map(setOf),
-      ]
-        .sort(byWorth)
-        .slice(0, best)
-      front = unbeaten([...front, ...frontOfSums(own.map((one) => one.front)).map(setOf)])
-    }
-    yield { done: ++done, total }
     return { nearest, front }
   }
 }

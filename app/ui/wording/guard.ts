@@ -1,4 +1,4 @@
-import type { Guard, GuardReason, GuardVerdict } from '@link-count/core/guard'
+import type { Guard, GuardReason, GuardReasonCode, GuardVerdict } from '@link-count/core/guard'
 import type { BuildSheet } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed } from '@link-count/core/units'
@@ -65,140 +65,146 @@ function vanishedReason({ vanished, code }: GuardReason): ReasonWords | undefine
   }
 }
 
-function plainReason(
-  { code, item, targetId, latenessDeg, safeDeg, safeIsUsual, lost }: GuardReason,
-  sheet: BuildSheet,
-): ReasonWords {
-  const named = (list: readonly { readonly id: string; readonly name: string }[], otherwise: string) =>
-    list.find(({ id }) => id === targetId)?.name ?? otherwise
-  const loop = partsOf(sheet).loop(targetId)
+/** What the words of a reason may speak of. */
+interface Said extends GuardReason {
+  readonly sheet: BuildSheet
+  /** The loop by name where there are several, else what it is. */
+  readonly chain: string
+  readonly noun: string
+  readonly camshaft: string
+  readonly tensioner: string
+}
+
+const looked = 'Look at the engine, and say what you see'
+
+const itemReason = ({ item, sheet }: Said): ReasonWords =>
+  item
+    ? { why: itemSentence(item, sheet), free: itemWords[item.item].free }
+    : { why: 'Something is in', free: 'Take it out' }
+
+/** Why, and what would free it, reason by reason. */
+const reasons: { readonly [K in GuardReasonCode]: (said: Said) => ReasonWords } = {
+  makeSafeNotDone: () => ({ why: 'Make-safe is not done', free: 'Tick what is left in Make safe' }),
+  jobClosed: () => ({ why: 'This job is signed and closed', free: 'Start a new job and make it safe' }),
+  stopIn: itemReason,
+  rodIn: itemReason,
+  lockIn: itemReason,
+  capsLoose: itemReason,
+  itemIn: itemReason,
+  itemSaidTwoWays: ({ item }) => ({
+    why: `${item ? itemWords[item.item].name : 'Something'}: in and out, by two devices`,
+    free: looked,
+  }),
+  loopOff: ({ chain, noun, sheet }) => ({
+    why: `${collide(sheet)}, ${chain} off at the timing position`,
+    free: `${upper(noun)} on and counted, or every valve relieved`,
+  }),
+  loopOffAwayFromPose: ({ chain, sheet }) => ({
+    why: `${collide(sheet)}, ${chain} off away from the timing position`,
+    free: 'Relieve every valve before the crank moves',
+  }),
+  loopOffPlaceUnknown: ({ chain, sheet }) => ({
+    why: `${collide(sheet)}, ${chain} off, and nobody knows where the crank stands`,
+    free: 'Relieve every valve (rockers off), then find TDC',
+  }),
+  loopOffLookAgain: ({ chain, sheet }) => ({
+    why: `${collide(sheet)}, ${chain} off, and not looked at since something moved`,
+    free: 'Look whether it stands at the timing position and say so, or relieve every valve',
+  }),
+  loopOffFree: ({ chain }) => ({ why: `${upper(chain)} off; valves and pistons cannot meet`, free: '' }),
+  loopSaidTwoWays: ({ chain }) => ({ why: `${upper(chain)} on and off, by two devices`, free: looked }),
+  loopNewOnSheet: ({ chain }) => ({
+    why: `${upper(chain)} is new on the build sheet: on or off is not known`,
+    free: looked,
+  }),
+  loopJobLost: ({ chain }) => ({ why: `${upper(chain)}: on or off is not known, a job was lost`, free: looked }),
+  loopNotCounted: ({ chain, sheet }) => ({
+    why: `${collide(sheet)}, ${chain} on but not counted`,
+    free: 'Count the run',
+  }),
+  loopCountedOut: ({ chain, noun, sheet }) => ({
+    why: `${collide(sheet)}, ${chain} counted out`,
+    free: `Move the ${noun} and count again`,
+  }),
+  couplingApart: ({ sheet }) => ({
+    why: `${collide(sheet)}, coupling apart at the timing position`,
+    free: 'Coupling together and its camshaft read, or every valve relieved',
+  }),
+  couplingApartAwayFromPose: ({ sheet }) => ({
+    why: `${collide(sheet)}, coupling apart away from the timing position`,
+    free: 'Relieve every valve before the crank moves',
+  }),
+  couplingApartPlaceUnknown: ({ sheet }) => ({
+    why: `${collide(sheet)}, coupling apart, and nobody knows where the crank stands`,
+    free: 'Relieve every valve (rockers off), then find TDC',
+  }),
+  couplingApartLookAgain: ({ sheet }) => ({
+    why: `${collide(sheet)}, coupling apart, and not looked at since something moved`,
+    free: 'Look whether it stands at the timing position and say so, or relieve every valve',
+  }),
+  couplingApartFree: () => ({ why: 'Coupling apart; valves and pistons cannot meet', free: '' }),
+  couplingSaidTwoWays: () => ({ why: 'Coupling together and apart, by two devices', free: looked }),
+  couplingNewOnSheet: () => ({
+    why: 'Coupling is new on the build sheet: together or apart is not known',
+    free: looked,
+  }),
+  couplingJobLost: () => ({ why: 'Coupling: together or apart is not known, a job was lost', free: looked }),
+  couplingNotRead: ({ sheet }) => ({
+    why: `${collide(sheet)}, coupling together but its camshaft not read since`,
+    free: 'See whether its mark meets, with the crank at the timing position',
+  }),
+  camshaftReadsOut: ({ camshaft, latenessDeg, safeDeg, safeIsUsual, sheet }) => ({
+    why: `${collide(sheet)}, ${lower(camshaft)} reads ${sign(latenessDeg ?? 0)}; up to ${fixed(safeDeg ?? 0, 0)}° is ${safeIsUsual ? 'usual' : 'the sheet’s figure'}`,
+    free: 'Read it again, or relieve its valves',
+  }),
+  camshaftReadsOutRanSo: ({ camshaft, latenessDeg }) => ({
+    why: `${camshaft} reads ${sign(latenessDeg ?? 0)}, and it ran so: the running way only`,
+    free: 'Put it right before it is turned back',
+  }),
+  camshaftHeld: ({ camshaft }) => ({
+    why: `${camshaft} is held, and driven`,
+    free: 'Take its hold off before the crank moves',
+  }),
+  camshaftSaidTwoWays: ({ camshaft }) => ({ why: `${camshaft}: said two ways, by two devices`, free: looked }),
+  tensionerNotReleased: ({ tensioner }) => ({ why: `${tensioner} not released`, free: 'Release the tensioner' }),
+  tensionerNotSaid: ({ tensioner }) => ({
+    why: `${tensioner}: nobody said that it is released`,
+    free: 'Release the tensioner and say so',
+  }),
+  jobLost: ({ lost }) => ({
+    why:
+      lost?.why === 'removed'
+        ? `Job ${lost.number} was removed: what it left in or loose is not known`
+        : `Job ${lost?.number ?? ''} cannot be read: what it left in or loose is not known`,
+    free: 'Look over the whole engine, and say what you see',
+  }),
+  sheetsDisagree: () => ({
+    why: 'Two build sheets bear the newest number, and they differ',
+    free: 'Say on the engine’s page which of them is right',
+  }),
+  crankSaidTwoWays: () => ({
+    why: 'Turned on two devices: where the crank stands is not known',
+    free: 'Look where it stands, and say so',
+  }),
+  placeContradicted: () => ({
+    why: 'Where the crank was said to stand is not where the turns written lead',
+    free: 'Say which of them is wrong',
+  }),
+}
+
+function plainReason(reason: GuardReason, sheet: BuildSheet): ReasonWords {
+  const { targetId } = reason
+  const parts = partsOf(sheet)
+  const loop = parts.loop(targetId)
   const noun = loop ? nounsOf(loop).loop : nounsOfAll(sheet.loops).loop
-  const chain = sheet.loops.length > 1 && loop ? lower(loop.name) : noun
-  const camshaft = named(sheet.shafts, 'Camshaft')
-  const tensioner = partsOf(sheet).tensioners.length > 1 ? named(sheet.members, 'Tensioner') : 'Tensioner'
-  const looked = 'Look at the engine, and say what you see'
-  switch (code) {
-    case 'makeSafeNotDone':
-      return { why: 'Make-safe is not done', free: 'Tick what is left in Make safe' }
-    case 'jobClosed':
-      return { why: 'This job is signed and closed', free: 'Start a new job and make it safe' }
-    case 'stopIn':
-    case 'rodIn':
-    case 'lockIn':
-    case 'capsLoose':
-    case 'itemIn':
-      return item
-        ? { why: itemSentence(item, sheet), free: itemWords[item.item].free }
-        : { why: 'Something is in', free: 'Take it out' }
-    case 'itemSaidTwoWays':
-      return { why: `${item ? itemWords[item.item].name : 'Something'}: in and out, by two devices`, free: looked }
-    case 'loopOff':
-      return {
-        why: `${collide(sheet)}, ${chain} off at the timing position`,
-        free: `${upper(noun)} on and counted, or every valve relieved`,
-      }
-    case 'loopOffAwayFromPose':
-      return {
-        why: `${collide(sheet)}, ${chain} off away from the timing position`,
-        free: 'Relieve every valve before the crank moves',
-      }
-    case 'loopOffPlaceUnknown':
-      return {
-        why: `${collide(sheet)}, ${chain} off, and nobody knows where the crank stands`,
-        free: 'Relieve every valve (rockers off), then find TDC',
-      }
-    case 'loopOffLookAgain':
-      return {
-        why: `${collide(sheet)}, ${chain} off, and not looked at since something moved`,
-        free: 'Look whether it stands at the timing position and say so, or relieve every valve',
-      }
-    case 'loopOffFree':
-      return { why: `${upper(chain)} off; valves and pistons cannot meet`, free: '' }
-    case 'loopSaidTwoWays':
-      return { why: `${upper(chain)} on and off, by two devices`, free: looked }
-    case 'loopNewOnSheet':
-      return { why: `${upper(chain)} is new on the build sheet: on or off is not known`, free: looked }
-    case 'loopJobLost':
-      return { why: `${upper(chain)}: on or off is not known, a job was lost`, free: looked }
-    case 'loopNotCounted':
-      return { why: `${collide(sheet)}, ${chain} on but not counted`, free: 'Count the run' }
-    case 'loopCountedOut':
-      return { why: `${collide(sheet)}, ${chain} counted out`, free: `Move the ${noun} and count again` }
-    case 'couplingApart':
-      return {
-        why: `${collide(sheet)}, coupling apart at the timing position`,
-        free: 'Coupling together and its camshaft read, or every valve relieved',
-      }
-    case 'couplingApartAwayFromPose':
-      return {
-        why: `${collide(sheet)}, coupling apart away from the timing position`,
-        free: 'Relieve every valve before the crank moves',
-      }
-    case 'couplingApartPlaceUnknown':
-      return {
-        why: `${collide(sheet)}, coupling apart, and nobody knows where the crank stands`,
-        free: 'Relieve every valve (rockers off), then find TDC',
-      }
-    case 'couplingApartLookAgain':
-      return {
-        why: `${collide(sheet)}, coupling apart, and not looked at since something moved`,
-        free: 'Look whether it stands at the timing position and say so, or relieve every valve',
-      }
-    case 'couplingApartFree':
-      return { why: 'Coupling apart; valves and pistons cannot meet', free: '' }
-    case 'couplingSaidTwoWays':
-      return { why: 'Coupling together and apart, by two devices', free: looked }
-    case 'couplingNewOnSheet':
-      return { why: 'Coupling is new on the build sheet: together or apart is not known', free: looked }
-    case 'couplingJobLost':
-      return { why: 'Coupling: together or apart is not known, a job was lost', free: looked }
-    case 'couplingNotRead':
-      return {
-        why: `${collide(sheet)}, coupling together but its camshaft not read since`,
-        free: 'See whether its mark meets, with the crank at the timing position',
-      }
-    case 'camshaftReadsOut':
-      return {
-        why: `${collide(sheet)}, ${lower(camshaft)} reads ${sign(latenessDeg ?? 0)}; up to ${fixed(safeDeg ?? 0, 0)}° is ${safeIsUsual ? 'usual' : 'the sheet’s figure'}`,
-        free: 'Read it again, or relieve its valves',
-      }
-    case 'camshaftReadsOutRanSo':
-      return {
-        why: `${camshaft} reads ${sign(latenessDeg ?? 0)}, and it ran so: the running way only`,
-        free: 'Put it right before it is turned back',
-      }
-    case 'camshaftHeld':
-      return { why: `${camshaft} is held, and driven`, free: 'Take its hold off before the crank moves' }
-    case 'camshaftSaidTwoWays':
-      return { why: `${camshaft}: said two ways, by two devices`, free: looked }
-    case 'tensionerNotReleased':
-      return { why: `${tensioner} not released`, free: 'Release the tensioner' }
-    case 'tensionerNotSaid':
-      return { why: `${tensioner}: nobody said that it is released`, free: 'Release the tensioner and say so' }
-    case 'jobLost':
-      return {
-        why:
-          lost?.why === 'removed'
-            ? `Job ${lost.number} was removed: what it left in or loose is not known`
-            : `Job ${lost?.number ?? ''} cannot be read: what it left in or loose is not known`,
-        free: 'Look over the whole engine, and say what you see',
-      }
-    case 'sheetsDisagree':
-      return {
-        why: 'Two build sheets bear the newest number, and they differ',
-        free: 'Say on the engine’s page which of them is right',
-      }
-    case 'crankSaidTwoWays':
-      return {
-        why: 'Turned on two devices: where the crank stands is not known',
-        free: 'Look where it stands, and say so',
-      }
-    case 'placeContradicted':
-      return {
-        why: 'Where the crank was said to stand is not where the turns written lead',
-        free: 'Say which of them is wrong',
-      }
-  }
+  return reasons[reason.code]({
+    ...reason,
+    sheet,
+    noun,
+    chain: sheet.loops.length > 1 && loop ? lower(loop.name) : noun,
+    camshaft: parts.shaft(targetId)?.name ?? 'Camshaft',
+    tensioner: (parts.tensioners.length > 1 && parts.member(targetId)?.name) || 'Tensioner',
+  })
 }
 
 const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

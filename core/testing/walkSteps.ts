@@ -1,0 +1,218 @@
+import type { BuildSheet, Entry, EntryDraft } from '../model'
+
+type Pick = <T>(list: readonly T[]) => T
+type Step = () => EntryDraft[]
+
+/** What the steps of one moment are drawn from. */
+interface Moment {
+  readonly sheet: BuildSheet
+  readonly pick: Pick
+  readonly loop: BuildSheet['loops'][number]
+  readonly driven: string
+  readonly shaftId: string
+  readonly tensioners: readonly string[]
+  readonly coupling: BuildSheet['couplings'][number] | undefined
+  readonly spoken: Entry | undefined
+  /** What was worked on before a sheet was drawn anew may be on it no more. */
+  readonly everLoops: readonly string[]
+  readonly everItems: readonly string[]
+}
+
+/** One of 38 teeth at half speed, at the crank. */
+const TOOTH_DEG = (360 / 38) * 2
+const BOOK = 29
+
+export const zeroFound: EntryDraft[] = [
+  { kind: 'degreeWheel', scale: { kind: 'full', rises: 'running', readToDeg: 0.5 } },
+  { kind: 'stopContacts', cylinderId: 'cyl-1', firstDeg: 340, secondDeg: 30 },
+  { kind: 'stopContacts', cylinderId: 'cyl-1', firstDeg: 330, secondDeg: 40 },
+]
+export const stands = (place: 'tdc' | 'pose'): EntryDraft => ({ kind: 'stands', place, cylinderId: 'cyl-1' })
+export const witness = (evidence: 'thumb' | 'lobes'): EntryDraft => ({
+  kind: 'witness',
+  cylinderId: 'cyl-1',
+  evidence,
+  says: 'firing',
+})
+
+const markOn = (sheet: BuildSheet, id: string) => sheet.marks.find(({ memberId }) => memberId === id)?.id ?? ''
+
+const item = (kind: 'stop' | 'lock' | 'capsLoose' | 'rag' | 'tabsNotBent', change: 'in' | 'out'): EntryDraft => ({
+  kind: 'item',
+  itemId: kind,
+  item: kind,
+  where: '',
+  change,
+})
+
+function relief({ pick, shaftId }: Moment, change: 'in' | 'out'): EntryDraft {
+  const whose = pick([
+    { itemId: 'relief-all', of: { what: 'all' as const } },
+    { itemId: 'relief-all', of: { what: 'all' as const } },
+    { itemId: 'relief-cylinder', of: { what: 'cylinder' as const, id: 'cyl-1' } },
+    { itemId: `relief-${shaftId}`, of: { what: 'camshaft' as const, id: shaftId } },
+    { itemId: 'relief-words', where: 'cylinder 1 inlet only' },
+  ])
+  return { kind: 'item', item: 'valvesRelieved', where: '', change, ...whose }
+}
+
+/** What is done to a chain and its tensioner. */
+const loopSteps = ({ sheet, pick, loop, driven, tensioners }: Moment): Step[] => [
+  () => [{ kind: 'loop', loopId: loop.id, change: 'off' }],
+  () => [{ kind: 'loop', loopId: loop.id, change: 'on' }],
+  () => [{ kind: 'loop', loopId: loop.id, change: pick(['on', 'off']) }],
+  () => [{ kind: 'moved', loopId: loop.id, memberId: driven, teeth: pick([-1, 1]) }],
+  () => [
+    {
+      kind: 'count',
+      loopId: loop.id,
+      fromMarkId: markOn(sheet, driven),
+      toMarkId: markOn(sheet, loop.path[0]?.memberId ?? ''),
+      run: 'tight',
+      rule: 'lastOnly',
+      counted: BOOK + pick([0, 0, 0, 0, 1, -1, 10]),
+      phase: pick(['found', 'set', 'set', 'left']),
+    },
+  ],
+  () => [
+    {
+      kind: 'tensioner',
+      memberId: pick(tensioners),
+      state: pick(['heldBack', 'fitted', 'released', 'released', 'proven']),
+    },
+  ],
+]
+
+/** What is done to camshafts, couplings and what can be set. */
+const camSteps = ({ sheet, pick, shaftId, coupling }: Moment): Step[] => [
+  () => [
+    {
+      kind: 'camshaft',
+      shaftId,
+      is: pick(['out', 'free', 'held', 'held', 'driven', 'driven', 'seenShut', 'seenShut']),
+    },
+  ],
+  () => [
+    { kind: 'camshaft', shaftId, is: 'held' },
+    { kind: 'camshaft', shaftId, is: 'seenShut' },
+  ],
+  () => [{ kind: 'camSet', shaftId, offDeg: pick([0, 0, 0, 1, 12, -40]) }],
+  () => [
+    {
+      kind: 'camMark',
+      shaftId,
+      markId: markOn(sheet, sheet.members.find((one) => one.shaftId === shaftId)?.id ?? ''),
+      phase: pick(['found', 'set', 'left']),
+      approach: 'running',
+      wheelDeg: pick([5, 5, 5, 8, 20, 40, 105, 350]),
+    },
+  ],
+  () => (coupling ? [{ kind: 'coupling', couplingId: coupling.id, change: 'apart', steps: 0 }] : []),
+  () =>
+    coupling ? [{ kind: 'coupling', couplingId: coupling.id, change: 'together', steps: pick([0, 0, 1, 10]) }] : [],
+  () => [
+    {
+      kind: 'adjusted',
+      adjusterId: pick(['nowhere', ...sheet.adjusters.map(({ id }) => id)]),
+      words: 'a place on',
+      laterDeg: pick([-1, 1, 1, 0.5]) * TOOTH_DEG,
+    },
+  ],
+]
+
+/** What is put in and taken out. */
+function itemSteps(moment: Moment): Step[] {
+  const { pick } = moment
+  return [
+    () => [item(pick(['stop', 'rag', 'lock', 'capsLoose', 'tabsNotBent']), pick(['in', 'out', 'out']))],
+    () => [item('stop', 'out'), item('rag', 'out'), item('lock', 'out'), item('capsLoose', 'out')],
+    () => [relief(moment, 'in')],
+    () => [relief(moment, 'out')],
+  ]
+}
+
+/** Where the crank is said to stand, and how it is turned. */
+const crankSteps = ({ pick }: Moment): Step[] => [
+  () => [stands('pose')],
+  () => [stands(pick(['pose', 'tdc']))],
+  () => [witness(pick(['thumb', 'lobes']))],
+  () => [{ kind: 'turned', deg: pick([1, 2, 3, 3, -3, 90, 355, 360, 720]), ended: 'onMark' }],
+  () => [{ kind: 'turned', deg: pick([-2, 3, 360]), ended: 'onMark' }],
+  () => [{ kind: 'ranUntilNow', says: pick(['yes', 'yes', 'no', 'notKnown']), role: 'owner' }],
+]
+
+/** What somebody settles, and a chain put on as it should be. */
+const settlingSteps = ({
+  sheet,
+  pick,
+  loop,
+  driven,
+  shaftId,
+  tensioners,
+  coupling,
+  spoken,
+  everLoops,
+  everItems,
+}: Moment): Step[] => [
+  () => [
+    {
+      kind: 'settled',
+      role: 'fitter',
+      part: pick([
+        { about: 'loop', id: pick(everLoops), is: pick(['on', 'off', 'asItRan', 'gone']) },
+        { about: 'loop', id: pick(everLoops), is: 'became', became: loop.id },
+        { about: 'tensioner', id: pick(tensioners), is: pick(['released', 'heldBack']) },
+        { about: 'camshaft', id: shaftId, is: pick(['driven', 'held', 'out']) },
+        ...(everItems.length > 0
+          ? [{ about: 'item' as const, id: pick(everItems), is: pick(['in', 'out'] as const) }]
+          : []),
+        ...(spoken ? [{ about: 'crank' as const, id: spoken.id, is: 'asSeen' as const }] : []),
+        ...(coupling
+          ? [{ about: 'coupling' as const, id: coupling.id, is: pick(['together', 'apart', 'asItRan'] as const) }]
+          : []),
+      ] as const),
+    },
+  ],
+  // A chain put on as it should be, said whole: walks must reach an engine that may be turned.
+  () => [
+    { kind: 'loop', loopId: loop.id, change: 'on' },
+    {
+      kind: 'count',
+      loopId: loop.id,
+      fromMarkId: markOn(sheet, driven),
+      toMarkId: markOn(sheet, loop.path[0]?.memberId ?? ''),
+      run: 'tight',
+      rule: 'lastOnly',
+      counted: BOOK,
+      phase: 'set',
+    },
+    ...tensioners.map((memberId): EntryDraft => ({ kind: 'tensioner', memberId, state: 'released' })),
+  ],
+]
+
+/** What somebody might write next. */
+export function anyStep(
+  sheet: BuildSheet,
+  { sheets, entries }: { readonly sheets: readonly BuildSheet[]; readonly entries: readonly Entry[] },
+  pick: Pick,
+  random: () => number,
+): EntryDraft[] {
+  const loop = pick(sheet.loops)
+  const moment: Moment = {
+    sheet,
+    pick,
+    loop,
+    driven:
+      loop.path
+        .map(({ memberId }) => memberId)
+        .findLast((id) => sheet.members.some((one) => one.id === id && one.teeth)) ?? '',
+    shaftId: pick(sheet.shafts.filter(({ kind }) => kind === 'cam').map(({ id }) => id)),
+    tensioners: sheet.members.filter(({ kind }) => kind === 'tensioner').map(({ id }) => id),
+    coupling: sheet.couplings[0],
+    spoken: entries.findLast((one) => one.kind === 'stands'),
+    everLoops: [...new Set(sheets.flatMap(({ loops }) => loops.map(({ id }) => id)))],
+    everItems: [...new Set(entries.flatMap((one) => (one.kind === 'item' ? [one.itemId] : [])))],
+  }
+  const steps = [loopSteps, camSteps, itemSteps, crankSteps, settlingSteps].flatMap((some) => some(moment))
+  return random() < 0.02 ? [{ kind: 'close', role: 'fitter', reason: '' }] : pick(steps)()
+}
