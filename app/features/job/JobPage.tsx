@@ -69,7 +69,6 @@ function OpenJob({ jobId }: { readonly jobId: string }) {
 
 function JobBench({ view }: { view: JobView }) {
   const { job, sheet, state, steps, inHand } = view
-  const dispatch = useAppDispatch()
   const screen = useAppSelector((root) => root.screen)
   const [chosenId, setChosenId] = useState<string>()
   const [dialog, setDialog] = useState<'ledger' | 'help'>()
@@ -81,13 +80,6 @@ function JobBench({ view }: { view: JobView }) {
     [drawn, state.crank.deg, sheet.referencePose.crankDeg.value],
   )
   useEffect(home, [home])
-  const panel = useRef<HTMLDivElement>(null)
-  const shownId = shown?.step.id
-  useEffect(() => {
-    const section = panel.current?.querySelector('.step-panel')
-    if (section && window.matchMedia('(min-width: 901px)').matches) section.scrollIntoView({ block: 'nearest' })
-  }, [shownId])
-
   const { strike, asking } = useStrike(view)
   const letters = useLetterKeys()
   const showStep = useCallback<Bench['showStep']>(
@@ -111,96 +103,13 @@ function JobBench({ view }: { view: JobView }) {
     leave: () => setBenchMode(false),
     letters,
   })
-  const views = viewsOf(sheet)
-  const shownView = views.includes(screen.view) ? screen.view : (views[0] ?? 'wheel')
-  const at = steps.findIndex(({ step }) => step.id === shownId)
-  const target = shown && targetOfStep(shown.step, view)
   return (
     <BenchProvider value={bench}>
       <div className="job">
-        <PageHeader
-          crumbs={[{ words: view.engine.name, to: `/engine/${view.engine.id}` }, { words: `Job ${view.label}` }]}
-        >
-          <Button variant="quiet" onClick={flip} className="side-button">
-            <span>
-              <span className="wide">Seen from </span>
-              <strong>{sideName(sheet, screen.side)}</strong> <span aria-hidden="true">⇄</span>
-            </span>
-          </Button>
-          <Button variant="quiet" onClick={() => setDialog('ledger')} className="wide">
-            Ledger
-          </Button>
-          <Button variant="quiet" onClick={() => setBenchMode(true)}>
-            Bench<span className="wide">&nbsp;mode</span>
-          </Button>
-          <Button variant="quiet" onClick={() => setDialog('help')} aria-label="Keys and help">
-            ?
-          </Button>
-        </PageHeader>
+        <BenchHeader flip={flip} open={setDialog} startBenchMode={() => setBenchMode(true)} />
         <main className="job-main">
-          <div className="sheet" ref={panel}>
-            <h1 className="unseen">
-              {view.engine.name}, job {view.label}
-            </h1>
-            <div className="phone-progress">
-              <ChainProgress
-                pins={steps.map(({ step, status }) => ({
-                  title: stepTitle(step, sheet),
-                  state: pinState(status, step === inHand),
-                }))}
-              />
-              {/* Keyed by the step: choosing one folds the list away. */}
-              <details className="section" key={shown?.step.id}>
-                <summary>
-                  Step {at + 1} of {steps.length} <span className="soft">all steps, and the ledger</span>
-                </summary>
-                <SheetList steps={steps} shown={shown?.step} />
-                <Button variant="quiet" onClick={() => setDialog('ledger')}>
-                  Ledger
-                </Button>
-              </details>
-            </div>
-            <div className="desk-steps">
-              <SheetList steps={steps.slice(0, at)} shown={shown?.step} />
-            </div>
-            <NewerSheet />
-            {shown && (
-              <PartBoundary of="This step" resetBy={[shown.step.id, view.entries.length]}>
-                <StepPanel step={shown.step} status={shown.status} />
-              </PartBoundary>
-            )}
-            <div className="desk-steps">
-              <SheetList steps={steps.slice(at + 1)} shown={shown?.step} />
-            </div>
-          </div>
-          <section className="bench" aria-label="Bench">
-            <Strip />
-            <div className="drawing">
-              <div className="drawing-words">
-                <CrankReadout />
-                {shown?.status.outcome === 'open' && target && <TurnTo target={target} />}
-                {!target && <TurnedButton />}
-              </div>
-              {views.length > 1 && (
-                <SegmentedControl
-                  className="view-choice"
-                  aria-label="Drawing"
-                  value={shownView}
-                  onChange={(value) => dispatch(screenSlice.actions.viewChosen(value as 'face'))}
-                  data={views.map((value) => ({ value, label: viewNames[value] }))}
-                />
-              )}
-              <PartBoundary of="The drawing" resetBy={[shownView, view.entries.length, sheet]}>
-                {shownView === 'face' && <FaceOrGaps counted={counted} />}
-                {shownView === 'wheel' && <DegreeWheel />}
-                {shownView === 'valves' && (
-                  <Suspense fallback={null}>
-                    <ValvesView />
-                  </Suspense>
-                )}
-              </PartBoundary>
-            </div>
-          </section>
+          <BenchSheet shown={shown} openLedger={() => setDialog('ledger')} />
+          <BenchDrawing shown={shown} counted={counted} />
         </main>
         <GuardBar />
         {asking}
@@ -211,6 +120,130 @@ function JobBench({ view }: { view: JobView }) {
         )}
       </div>
     </BenchProvider>
+  )
+}
+
+/** A step of the job, and how it stands. */
+type Shown = JobView['steps'][number] | undefined
+
+function BenchHeader({
+  flip,
+  open,
+  startBenchMode,
+}: {
+  readonly flip: () => void
+  readonly open: (dialog: 'ledger' | 'help') => void
+  readonly startBenchMode: () => void
+}) {
+  const { view, side } = useBench()
+  return (
+    <PageHeader crumbs={[{ words: view.engine.name, to: `/engine/${view.engine.id}` }, { words: `Job ${view.label}` }]}>
+      <Button variant="quiet" onClick={flip} className="side-button">
+        <span>
+          <span className="wide">Seen from </span>
+          <strong>{sideName(view.sheet, side)}</strong> <span aria-hidden="true">⇄</span>
+        </span>
+      </Button>
+      <Button variant="quiet" onClick={() => open('ledger')} className="wide">
+        Ledger
+      </Button>
+      <Button variant="quiet" onClick={startBenchMode}>
+        Bench<span className="wide">&nbsp;mode</span>
+      </Button>
+      <Button variant="quiet" onClick={() => open('help')} aria-label="Keys and help">
+        ?
+      </Button>
+    </PageHeader>
+  )
+}
+
+/** The run sheet as a list, the step that is shown between what comes before and after it; on a phone folded. */
+function BenchSheet({ shown, openLedger }: { readonly shown: Shown; readonly openLedger: () => void }) {
+  const { view } = useBench()
+  const { sheet, steps, inHand } = view
+  const panel = useRef<HTMLDivElement>(null)
+  const shownId = shown?.step.id
+  useEffect(() => {
+    const section = panel.current?.querySelector('.step-panel')
+    if (section && window.matchMedia('(min-width: 901px)').matches) section.scrollIntoView({ block: 'nearest' })
+  }, [shownId])
+  const at = steps.findIndex(({ step }) => step.id === shownId)
+  return (
+    <div className="sheet" ref={panel}>
+      <h1 className="unseen">
+        {view.engine.name}, job {view.label}
+      </h1>
+      <div className="phone-progress">
+        <ChainProgress
+          pins={steps.map(({ step, status }) => ({
+            title: stepTitle(step, sheet),
+            state: pinState(status, step === inHand),
+          }))}
+        />
+        {/* Keyed by the step: choosing one folds the list away. */}
+        <details className="section" key={shown?.step.id}>
+          <summary>
+            Step {at + 1} of {steps.length} <span className="soft">all steps, and the ledger</span>
+          </summary>
+          <SheetList steps={steps} shown={shown?.step} />
+          <Button variant="quiet" onClick={openLedger}>
+            Ledger
+          </Button>
+        </details>
+      </div>
+      <div className="desk-steps">
+        <SheetList steps={steps.slice(0, at)} shown={shown?.step} />
+      </div>
+      <NewerSheet />
+      {shown && (
+        <PartBoundary of="This step" resetBy={[shown.step.id, view.entries.length]}>
+          <StepPanel step={shown.step} status={shown.status} />
+        </PartBoundary>
+      )}
+      <div className="desk-steps">
+        <SheetList steps={steps.slice(at + 1)} shown={shown?.step} />
+      </div>
+    </div>
+  )
+}
+
+/** The strip and the drawing that was chosen, with where the crank has to go. */
+function BenchDrawing({ shown, counted }: { readonly shown: Shown; readonly counted: CountedOnFace | undefined }) {
+  const { view } = useBench()
+  const dispatch = useAppDispatch()
+  const chosen = useAppSelector(({ screen }) => screen.view)
+  const views = viewsOf(view.sheet)
+  const shownView = views.includes(chosen) ? chosen : (views[0] ?? 'wheel')
+  const target = shown && targetOfStep(shown.step, view)
+  return (
+    <section className="bench" aria-label="Bench">
+      <Strip />
+      <div className="drawing">
+        <div className="drawing-words">
+          <CrankReadout />
+          {shown?.status.outcome === 'open' && target && <TurnTo target={target} />}
+          {!target && <TurnedButton />}
+        </div>
+        {views.length > 1 && (
+          <SegmentedControl
+            className="view-choice"
+            aria-label="Drawing"
+            value={shownView}
+            onChange={(value) => dispatch(screenSlice.actions.viewChosen(value as 'face'))}
+            data={views.map((value) => ({ value, label: viewNames[value] }))}
+          />
+        )}
+        <PartBoundary of="The drawing" resetBy={[shownView, view.entries.length, view.sheet]}>
+          {shownView === 'face' && <FaceOrGaps counted={counted} />}
+          {shownView === 'wheel' && <DegreeWheel />}
+          {shownView === 'valves' && (
+            <Suspense fallback={null}>
+              <ValvesView />
+            </Suspense>
+          )}
+        </PartBoundary>
+      </div>
+    </section>
   )
 }
 

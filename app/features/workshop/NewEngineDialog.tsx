@@ -33,6 +33,42 @@ const layouts: readonly { value: Layout; label: string; counts: readonly number[
   { value: 'radial', label: 'in a star', counts: [3, 5, 7, 9, 10, 14] },
 ]
 
+/** The shape that a new engine begins with. */
+interface Shape {
+  readonly cylinders: string
+  readonly layout: Layout
+  readonly cycle: '720' | '360'
+  readonly numberedFrom: 'timing' | 'opposite'
+  readonly drive: Topology | 'oneChain' | 'none'
+  readonly guide: boolean
+  readonly tensioner: boolean
+}
+interface ShapeProps {
+  readonly shape: Shape
+  readonly change: (next: Partial<Shape>) => void
+}
+
+const START: Shape = {
+  cylinders: '1',
+  layout: 'inLine',
+  cycle: '720',
+  numberedFrom: 'timing',
+  drive: 'oneChain',
+  guide: false,
+  tensioner: true,
+}
+
+/** Drives that go with a layout, and the one of them that is chosen. */
+function drivesOf({ layout, drive }: Shape) {
+  const twoBanks = layout !== 'inLine' && layout !== 'radial'
+  const drives = [
+    'oneChain',
+    ...TOPOLOGIES.filter((one) => twoBanks || !NEEDS_TWO_BANKS.includes(one)),
+    'none',
+  ] as const
+  return { drives, chosen: drives.find((one) => one === drive) ?? ('oneChain' as const) }
+}
+
 /** A new engine by its shape; its figures come on the build sheet, in the order they are measured. */
 export default function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
   const dispatch = useAppDispatch()
@@ -41,20 +77,8 @@ export default function NewEngineDialog({ onClose }: { readonly onClose: () => v
   const { kind, now } = useWorkshop()
   const name = useDraft('new-engine:name')
   const description = useDraft('new-engine:description')
-  const [cylinders, setCylinders] = useState('1')
-  const [layout, setLayout] = useState<Layout>('inLine')
-  const [cycle, setCycle] = useState<'720' | '360'>('720')
-  const [numberedFrom, setNumberedFrom] = useState<'timing' | 'opposite'>('timing')
-  const [drive, setDrive] = useState<Topology | 'oneChain' | 'none'>('oneChain')
-  const twoBanks = layout !== 'inLine' && layout !== 'radial'
-  const drives = [
-    'oneChain',
-    ...TOPOLOGIES.filter((one) => twoBanks || !NEEDS_TWO_BANKS.includes(one)),
-    'none',
-  ] as const
-  const chosenDrive = drives.find((one) => one === drive) ?? 'oneChain'
-  const [guide, setGuide] = useState(false)
-  const [tensioner, setTensioner] = useState(true)
+  const [shape, setShape] = useState(START)
+  const change = (next: Partial<Shape>) => setShape((was) => ({ ...was, ...next }))
   const [asked, setAsked] = useState(false)
   const missing = asked && name.text.trim() === ''
   const make = async () => {
@@ -63,6 +87,7 @@ export default function NewEngineDialog({ onClose }: { readonly onClose: () => v
     const id = nanoid()
     const at = now()
     const engine = { id, name: name.text.trim(), description: description.text.trim(), at }
+    const { cylinders, cycle, layout, numberedFrom, guide, tensioner } = shape
     const sheet = beginSheet({
       id: nanoid(),
       engineId: id,
@@ -71,7 +96,7 @@ export default function NewEngineDialog({ onClose }: { readonly onClose: () => v
       layout,
       cycleDeg: Number(cycle) as 720,
       numberedFrom,
-      drive: chosenDrive,
+      drive: drivesOf(shape).chosen,
       guide,
       tensioner,
     })
@@ -110,79 +135,95 @@ export default function NewEngineDialog({ onClose }: { readonly onClose: () => v
           onChange={(event) => description.setText(event.currentTarget.value)}
           maxLength={200}
         />
-        <div className="two-fields">
-          <NativeSelect
-            label="Cylinders stand"
-            value={layout}
-            onChange={(event) => {
-              const next = event.currentTarget.value as Layout
-              setLayout(next)
-              const counts = layouts.find(({ value }) => value === next)?.counts ?? []
-              if (!counts.includes(Number(cylinders))) setCylinders(String(counts[0]))
-            }}
-            data={layouts.map(({ value, label }) => ({ value, label }))}
-          />
-          <NativeSelect
-            label="How many"
-            value={cylinders}
-            onChange={(event) => setCylinders(event.currentTarget.value)}
-            data={(layouts.find(({ value }) => value === layout)?.counts ?? []).map(String)}
-          />
-        </div>
-        {Number(cylinders) > 1 && layout !== 'radial' && (
-          <NativeSelect
-            label="Number 1 stands"
-            description="Names can be changed on the build sheet."
-            value={numberedFrom}
-            onChange={(event) => setNumberedFrom(event.currentTarget.value as 'timing')}
-            data={[
-              { value: 'timing', label: 'at the timing side' },
-              { value: 'opposite', label: 'at the other end' },
-            ]}
-          />
-        )}
-        <SegmentedControl
-          aria-label="Strokes"
-          fullWidth
-          value={cycle}
-          onChange={(value) => {
-            setCycle(value as '720')
-            setDrive(value === '720' ? 'oneChain' : 'none')
-          }}
-          data={[
-            { value: '720', label: 'Four-stroke' },
-            { value: '360', label: 'Two-stroke' },
-          ]}
-        />
-        <NativeSelect
-          label="Camshafts are driven by"
-          value={chosenDrive}
-          onChange={(event) => setDrive(event.currentTarget.value as 'oneChain')}
-          data={drives.map((value) => ({ value, label: driveWords[value] }))}
-        />
-        {chosenDrive === 'oneChain' && (
-          <>
-            <Checkbox
-              label="A tensioner on the chain"
-              checked={tensioner}
-              onChange={(event) => setTensioner(event.currentTarget.checked)}
-            />
-            <Checkbox
-              label="A fixed guide that bends the chain"
-              checked={guide}
-              onChange={(event) => setGuide(event.currentTarget.checked)}
-            />
-          </>
-        )}
-        <p className="soft">
-          {chosenDrive === 'none'
-            ? 'No drive: true TDC, marks and cylinders only.'
-            : 'A shape to begin from, without figures; idlers, guides and tensioners can be added on the build sheet.'}
-        </p>
+        <CylinderFields shape={shape} change={change} />
+        <DriveFields shape={shape} change={change} />
         <Button type="submit" variant="filled">
           Begin its build sheet
         </Button>
       </form>
     </Dialog>
+  )
+}
+
+function CylinderFields({ shape: { layout, cylinders, numberedFrom }, change }: ShapeProps) {
+  const countsOf = (of: Layout) => layouts.find(({ value }) => value === of)?.counts ?? []
+  return (
+    <>
+      <div className="two-fields">
+        <NativeSelect
+          label="Cylinders stand"
+          value={layout}
+          onChange={(event) => {
+            const next = event.currentTarget.value as Layout
+            const fits = countsOf(next).includes(Number(cylinders))
+            change({ layout: next, ...(fits ? {} : { cylinders: String(countsOf(next)[0]) }) })
+          }}
+          data={layouts.map(({ value, label }) => ({ value, label }))}
+        />
+        <NativeSelect
+          label="How many"
+          value={cylinders}
+          onChange={(event) => change({ cylinders: event.currentTarget.value })}
+          data={countsOf(layout).map(String)}
+        />
+      </div>
+      {Number(cylinders) > 1 && layout !== 'radial' && (
+        <NativeSelect
+          label="Number 1 stands"
+          description="Names can be changed on the build sheet."
+          value={numberedFrom}
+          onChange={(event) => change({ numberedFrom: event.currentTarget.value as 'timing' })}
+          data={[
+            { value: 'timing', label: 'at the timing side' },
+            { value: 'opposite', label: 'at the other end' },
+          ]}
+        />
+      )}
+    </>
+  )
+}
+
+function DriveFields({ shape, change }: ShapeProps) {
+  const { drives, chosen } = drivesOf(shape)
+  return (
+    <>
+      <SegmentedControl
+        aria-label="Strokes"
+        fullWidth
+        value={shape.cycle}
+        onChange={(value) => {
+          change({ cycle: value as '720', drive: value === '720' ? 'oneChain' : 'none' })
+        }}
+        data={[
+          { value: '720', label: 'Four-stroke' },
+          { value: '360', label: 'Two-stroke' },
+        ]}
+      />
+      <NativeSelect
+        label="Camshafts are driven by"
+        value={chosen}
+        onChange={(event) => change({ drive: event.currentTarget.value as 'oneChain' })}
+        data={drives.map((value) => ({ value, label: driveWords[value] }))}
+      />
+      {chosen === 'oneChain' && (
+        <>
+          <Checkbox
+            label="A tensioner on the chain"
+            checked={shape.tensioner}
+            onChange={(event) => change({ tensioner: event.currentTarget.checked })}
+          />
+          <Checkbox
+            label="A fixed guide that bends the chain"
+            checked={shape.guide}
+            onChange={(event) => change({ guide: event.currentTarget.checked })}
+          />
+        </>
+      )}
+      <p className="soft">
+        {chosen === 'none'
+          ? 'No drive: true TDC, marks and cylinders only.'
+          : 'A shape to begin from, without figures; idlers, guides and tensioners can be added on the build sheet.'}
+      </p>
+    </>
   )
 }
