@@ -57,22 +57,7 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
   return (
     <section className="diagnosis" aria-label="The one move">
       <h3>The one move</h3>
-      {search.status === 'running' && (
-        <p className="soft">
-          Searching{search.progress ? `, ${search.progress.done} of ${search.progress.total}` : ''} …{' '}
-          <button type="button" className="link" onClick={cancel}>
-            Stop
-          </button>
-        </p>
-      )}
-      {search.status === 'cancelled' && <p className="soft">Stopped; nothing was moved.</p>}
-      {search.status === 'tooMany' && (
-        <p className="soft">
-          So many adjusters together have more places than can be gone through one by one. Free fewer adjusters: on the
-          build sheet, take off what is not to be moved.
-        </p>
-      )}
-      {search.status === 'failed' && <p className="field-error">The search failed: {search.message}</p>}
+      <SearchStatus search={search} cancel={cancel} />
       {best && moves.length === 0 && (
         <p className="result">
           {wide
@@ -94,63 +79,127 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
               ? `${within ? `The least trouble that leaves every cam within ${limit}` : `No set of moves leaves every cam within ${limit}: this comes nearest`}${within && best === found?.nearest[0] ? ', and the nearest of all' : ''}.`
               : 'One of the other ways.'}
           </p>
-          <dl className="figures">
-            {best.cams.map((cam) => (
-              <div key={cam.id}>
-                <dt>{partsOf(sheet).shaft(cam.id)?.name} then reads</dt>
-                <dd className="reading">
-                  <Figure opened={openLeftover(cam, movesOfCam(best, cam, problem), { sheet, state, side, phase })}>
-                    {formatLateness(cam.leftoverDeg + (lastOf(state, 'target', cam.id)?.latenessDeg ?? 0))}
-                  </Figure>
-                </dd>
-              </div>
-            ))}
-          </dl>
-          {best.cams.some((cam) => movesOfCam(best, cam, problem).length > 1) && (
-            <p className="warn">Between the two moves the cam stands far out: do both before anything is turned.</p>
-          )}
-          {best.shared.some(isTooth) && (
-            <p className="soft">
-              Hold the camshafts where they stand, lift the loop off there and lay it on again: that puts all of them
-              right at once.
-            </p>
-          )}
-          {best.cams.some(({ moves: own }) => own.some(isTooth)) && (
-            <p className="soft">
-              One cam at a time, from the crank outwards along the pulled run, the ones that are set held: what is moved
-              changes the count to the next.
-            </p>
-          )}
+          <ThenReads best={best} problem={problem} phase={phase} />
           <NewCounts after={after} />
           <Button variant="default" onClick={() => done(best)}>
             It is moved so
           </Button>
         </>
       )}
-      {others.length > 0 && (
-        <Fold title="Other ways" note="less trouble, or nearer">
-          <ul className="plain ways">
-            {[toDo, ...others].map((set, i) =>
-              i === shown || !set ? null : (
-                <li key={i}>
-                  <button type="button" className="link" onClick={() => setShown(i)}>
-                    {movesIn(set)
-                      .map((move) => oneMoveWords(move, sheet, side))
-                      .join(' ') || 'Leave it as it is.'}
-                  </button>{' '}
-                  <span className="soft">
-                    leaves {set.cams.map(({ leftoverDeg }) => signedDeg(leftoverDeg)).join(', ')}
-                    {set === found?.nearest[0] && ', the nearest of all'}
-                  </span>
-                </li>
-              ),
-            )}
-          </ul>
-        </Fold>
-      )}
+      <OtherWays ways={[toDo, ...others]} shown={shown} nearest={found?.nearest[0]} onChoose={setShown} />
       <LeftOut sheet={sheet} state={state} phase={phase} />
       <Targets step={step} />
     </section>
+  )
+}
+
+function SearchStatus({
+  search,
+  cancel,
+}: {
+  readonly search: ReturnType<typeof useMoveSearch>['search']
+  readonly cancel: () => void
+}) {
+  return (
+    <>
+      {search.status === 'running' && (
+        <p className="soft">
+          Searching{search.progress ? `, ${search.progress.done} of ${search.progress.total}` : ''} …{' '}
+          <button type="button" className="link" onClick={cancel}>
+            Stop
+          </button>
+        </p>
+      )}
+      {search.status === 'cancelled' && <p className="soft">Stopped; nothing was moved.</p>}
+      {search.status === 'tooMany' && (
+        <p className="soft">
+          So many adjusters together have more places than can be gone through one by one. Free fewer adjusters: on the
+          build sheet, take off what is not to be moved.
+        </p>
+      )}
+      {search.status === 'failed' && <p className="field-error">The search failed: {search.message}</p>}
+    </>
+  )
+}
+
+/** What each camshaft then reads, and what to mind on the way there. */
+function ThenReads({
+  best,
+  problem,
+  phase,
+}: {
+  readonly best: MoveSet
+  readonly problem: MoveProblem
+  readonly phase: Phase
+}) {
+  const { view, side } = useBench()
+  const { sheet, state } = view
+  return (
+    <>
+      <dl className="figures">
+        {best.cams.map((cam) => (
+          <div key={cam.id}>
+            <dt>{partsOf(sheet).shaft(cam.id)?.name} then reads</dt>
+            <dd className="reading">
+              <Figure opened={openLeftover(cam, movesOfCam(best, cam, problem), { sheet, state, side, phase })}>
+                {formatLateness(cam.leftoverDeg + (lastOf(state, 'target', cam.id)?.latenessDeg ?? 0))}
+              </Figure>
+            </dd>
+          </div>
+        ))}
+      </dl>
+      {best.cams.some((cam) => movesOfCam(best, cam, problem).length > 1) && (
+        <p className="warn">Between the two moves the cam stands far out: do both before anything is turned.</p>
+      )}
+      {best.shared.some(isTooth) && (
+        <p className="soft">
+          Hold the camshafts where they stand, lift the loop off there and lay it on again: that puts all of them right
+          at once.
+        </p>
+      )}
+      {best.cams.some(({ moves: own }) => own.some(isTooth)) && (
+        <p className="soft">
+          One cam at a time, from the crank outwards along the pulled run, the ones that are set held: what is moved
+          changes the count to the next.
+        </p>
+      )}
+    </>
+  )
+}
+
+function OtherWays({
+  ways,
+  shown,
+  nearest,
+  onChoose,
+}: {
+  readonly ways: readonly (MoveSet | undefined)[]
+  readonly shown: number
+  readonly nearest: MoveSet | undefined
+  readonly onChoose: (i: number) => void
+}) {
+  const { view, side } = useBench()
+  if (ways.length < 2) return null
+  return (
+    <Fold title="Other ways" note="less trouble, or nearer">
+      <ul className="plain ways">
+        {ways.map((set, i) =>
+          i === shown || !set ? null : (
+            <li key={i}>
+              <button type="button" className="link" onClick={() => onChoose(i)}>
+                {movesIn(set)
+                  .map((move) => oneMoveWords(move, view.sheet, side))
+                  .join(' ') || 'Leave it as it is.'}
+              </button>{' '}
+              <span className="soft">
+                leaves {set.cams.map(({ leftoverDeg }) => signedDeg(leftoverDeg)).join(', ')}
+                {set === nearest && ', the nearest of all'}
+              </span>
+            </li>
+          ),
+        )}
+      </ul>
+    </Fold>
   )
 }
 

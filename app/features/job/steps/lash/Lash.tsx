@@ -91,7 +91,6 @@ function LashField({
   const key = `${view.job.id}:${step.id}:${cam.id}`
   const field = useLengthField(key, entryLimits('lash', 'gapMm'))
   const noGo = useLengthField(`${key}:no-go`, entryLimits('lash', 'noGoMm'))
-  const turned = useDegreesField(`${key}:screw`, typedLimits.screwTurnDeg)
   const [sure, setSure] = useState('')
   const written = lastIn(view.state, 'lash', phase, cam.id)
   const book = { lashMm: cam.lashMm?.value, lashToMm: cam.lashToMm?.value }
@@ -127,28 +126,7 @@ function LashField({
         onEnter={write}
       />
       {threadMm !== undefined && (
-        <div className="field">
-          <DegreesInput
-            field={turned}
-            label={`Screw turned back, ${cam.name}`}
-            placeholder="90"
-            description={
-              turned.value === undefined
-                ? undefined
-                : `= ${formatMm(screwGapMm(turned.value, threadMm), 3)} at the screw`
-            }
-          />
-          <Button
-            variant="quiet"
-            disabled={turned.value === undefined}
-            onClick={() => {
-              field.setText(`${screwGapMm(turned.value ?? 0, threadMm).toFixed(3)} mm`)
-              turned.drop()
-            }}
-          >
-            Take it as the gap
-          </Button>
-        </div>
+        <ScrewTurn name={cam.name} fieldKey={`${key}:screw`} threadMm={threadMm} onTake={field.setText} />
       )}
       {goNoGo && (
         <div className="field">
@@ -160,20 +138,7 @@ function LashField({
           The blade that does not go has to be the thicker one.
         </p>
       )}
-      {asked && (
-        <div className="warn" role="alert">
-          {formatMm(odd.asMm, 3)} ({formatInches(odd.asMm)}) would be an odd gap for this valve.{' '}
-          {odd.meant[0] && `Did you mean ${odd.meant[0].words}?`}
-          {odd.meant.slice(0, 2).map(({ words }) => (
-            <Button key={words} variant="default" onClick={() => field.setText(words)}>
-              {words}
-            </Button>
-          ))}
-          <Button variant="quiet" onClick={() => setSure(field.text)}>
-            It is so
-          </Button>
-        </div>
-      )}
+      {asked && <OddGap odd={odd} onMeant={field.setText} onSure={() => setSure(field.text)} />}
       <Button
         variant={field.value ? 'default' : 'quiet'}
         onClick={write}
@@ -185,6 +150,67 @@ function LashField({
     </div>
   )
 }
+
+/** The gap by how far its adjusting screw was turned back from touching. */
+function ScrewTurn({
+  name,
+  fieldKey,
+  threadMm,
+  onTake,
+}: {
+  readonly name: string
+  readonly fieldKey: string
+  readonly threadMm: number
+  readonly onTake: (text: string) => void
+}) {
+  const turned = useDegreesField(fieldKey, typedLimits.screwTurnDeg)
+  return (
+    <div className="field">
+      <DegreesInput
+        field={turned}
+        label={`Screw turned back, ${name}`}
+        placeholder="90"
+        description={
+          turned.value === undefined ? undefined : `= ${formatMm(screwGapMm(turned.value, threadMm), 3)} at the screw`
+        }
+      />
+      <Button
+        variant="quiet"
+        disabled={turned.value === undefined}
+        onClick={() => {
+          onTake(`${screwGapMm(turned.value ?? 0, threadMm).toFixed(3)} mm`)
+          turned.drop()
+        }}
+      >
+        Take it as the gap
+      </Button>
+    </div>
+  )
+}
+
+/** A gap that would be odd for this valve: what was meant? */
+const OddGap = ({
+  odd,
+  onMeant,
+  onSure,
+}: {
+  readonly odd: NonNullable<ReturnType<typeof oddGap>>
+  readonly onMeant: (text: string) => void
+  readonly onSure: () => void
+}) => (
+  <div className="warn" role="alert">
+    {formatMm(odd.asMm, 3)} ({formatInches(odd.asMm)}) would be an odd gap for this valve.{' '}
+    {odd.meant[0] && `Did you mean ${odd.meant[0].words}?`}
+    {odd.meant.slice(0, 2).map(({ words }) => (
+      <Button key={words} variant="default" onClick={() => onMeant(words)}>
+        {words}
+      </Button>
+    ))}
+    <Button variant="quiet" onClick={onSure}>
+      It is so
+    </Button>
+  </div>
+)
 
 export const replacing = (entryId: string | undefined): EntryDraft[] =>
   entryId ? [{ kind: 'strike', targetId: entryId, reason: 'replaced' }] : []
