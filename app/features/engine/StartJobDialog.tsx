@@ -8,7 +8,7 @@ import { openJob } from '../../domain/writes'
 import { useAppDispatch, useAppSelector } from '../../store'
 import { GuardShape } from '../../ui/GuardShape'
 import { nounsOfAll, reasonWords, upperFirst } from '../../ui/wording'
-import { takenOf, useDraft } from '../../ui/fields'
+import { takenOf, useDraft, type Draft } from '../../ui/fields'
 import { useAttempt } from '../../ui/useAttempt'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { Dialog } from '../../ui/Dialog'
@@ -29,12 +29,11 @@ export function StartJobDialog({
   const reason = useDraft(`start-job:${engine.id}:reason`)
   const inherited = useAppSelector((state) => selectInherited(state, engine.id))
   const undone = inherited?.undone ?? 'nothing'
-  const [chosen, setArrival] = useState<'chainOn' | 'chainOff'>('chainOn')
+  const [chosen, setArrival] = useState<ArrivalKind>('chainOn')
   const arrival = undone === 'nothing' ? chosen : undone === 'everyLoop' ? 'chainOff' : 'chainOn'
   const meter = useDraft(`start-job:${engine.id}:meter`)
-  const [unit, setUnit] = useState<'hours' | 'miles' | 'km'>('hours')
+  const [unit, setUnit] = useState<MeterUnit>('hours')
   const run = parseNumber(meter.text)
-  const noun = nounsOfAll(sheet.loops).loop
   const written = meter.text.trim() !== ''
   const badMeter = written && (!run.ok || run.value < 0 || run.value > 10_000_000)
   const start = async () => {
@@ -60,26 +59,7 @@ export function StartJobDialog({
       >
         {inherited && inherited.reasons.length > 0 && <Inherited {...inherited} sheet={sheet} />}
         {undone === 'nothing' && (
-          <div>
-            <p className="field-label" id="arrival-label">
-              How did it come in?
-            </p>
-            <SegmentedControl
-              aria-labelledby="arrival-label"
-              fullWidth
-              value={arrival}
-              onChange={(value) => setArrival(value as 'chainOn')}
-              data={[
-                { value: 'chainOn', label: `${upperFirst(noun)} on` },
-                { value: 'chainOff', label: `${upperFirst(noun)} off` },
-              ]}
-            />
-            <p className="soft">
-              {arrival === 'chainOn'
-                ? 'Everything is read as found before anything is touched.'
-                : 'Nothing can be read as found; the steps that cannot be done say what replaces them.'}
-            </p>
-          </div>
+          <Arrival arrival={arrival} noun={nounsOfAll(sheet.loops).loop} onArrival={setArrival} />
         )}
         <TextInput
           label="Why it is here"
@@ -88,24 +68,7 @@ export function StartJobDialog({
           value={reason.text}
           onChange={(event) => reason.setText(event.currentTarget.value)}
         />
-        <div className="row">
-          <TextInput
-            label="It has run, if you know"
-            placeholder="1240"
-            inputMode="decimal"
-            maxLength={12}
-            value={meter.text}
-            onChange={(event) => meter.setText(event.currentTarget.value)}
-            error={badMeter ? 'A number from 0 up.' : undefined}
-          />
-          <NativeSelect
-            label="counted in"
-            miw={120}
-            value={unit}
-            onChange={(event) => setUnit(event.currentTarget.value as 'hours')}
-            data={['hours', 'miles', 'km']}
-          />
-        </div>
+        <Meter meter={meter} bad={badMeter} unit={unit} onUnit={setUnit} />
         <Button type="submit" variant="filled" disabled={badMeter}>
           Start
         </Button>
@@ -113,6 +76,74 @@ export function StartJobDialog({
     </Dialog>
   )
 }
+
+type ArrivalKind = 'chainOn' | 'chainOff'
+
+/** How it came in, with what that means for what can be read. */
+const Arrival = ({
+  arrival,
+  noun,
+  onArrival,
+}: {
+  readonly arrival: ArrivalKind
+  readonly noun: string
+  readonly onArrival: (arrival: ArrivalKind) => void
+}) => (
+  <div>
+    <p className="field-label" id="arrival-label">
+      How did it come in?
+    </p>
+    <SegmentedControl
+      aria-labelledby="arrival-label"
+      fullWidth
+      value={arrival}
+      onChange={(value) => onArrival(value as ArrivalKind)}
+      data={[
+        { value: 'chainOn', label: `${upperFirst(noun)} on` },
+        { value: 'chainOff', label: `${upperFirst(noun)} off` },
+      ]}
+    />
+    <p className="soft">
+      {arrival === 'chainOn'
+        ? 'Everything is read as found before anything is touched.'
+        : 'Nothing can be read as found; the steps that cannot be done say what replaces them.'}
+    </p>
+  </div>
+)
+
+type MeterUnit = 'hours' | 'miles' | 'km'
+
+/** What it has run, where somebody knows. */
+const Meter = ({
+  meter,
+  bad,
+  unit,
+  onUnit,
+}: {
+  readonly meter: Draft
+  readonly bad: boolean
+  readonly unit: MeterUnit
+  readonly onUnit: (unit: MeterUnit) => void
+}) => (
+  <div className="row">
+    <TextInput
+      label="It has run, if you know"
+      placeholder="1240"
+      inputMode="decimal"
+      maxLength={12}
+      value={meter.text}
+      onChange={(event) => meter.setText(event.currentTarget.value)}
+      error={bad ? 'A number from 0 up.' : undefined}
+    />
+    <NativeSelect
+      label="counted in"
+      miw={120}
+      value={unit}
+      onChange={(event) => onUnit(event.currentTarget.value as MeterUnit)}
+      data={['hours', 'miles', 'km']}
+    />
+  </div>
+)
 
 /** What the last jobs left on the engine: the new one takes it over as it is. */
 function Inherited({ label, reasons, sheet }: Inheritance & { readonly sheet: BuildSheet }) {

@@ -2,7 +2,7 @@ import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { entryLimits, type Approach, type WheelScale } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { LengthInput, useDraft, useLengthField } from '../../../../ui/fields'
+import { LengthInput, useDraft, useLengthField, type LengthField } from '../../../../ui/fields'
 import { handWords, sideName } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 
@@ -15,7 +15,7 @@ const kinds = [
 
 /** The degree wheel as it is, or a tape on the rim: described once, and every reading after it is taken so. */
 export function FitWheel({ step, onDone }: { readonly step: Step; readonly onDone: () => void }) {
-  const { view, side, say } = useBench()
+  const { view, say } = useBench()
   const { sheet, job } = view
   const key = (name: string) => `${job.id}:${step.id}:wheel-${name}`
   const kind = useDraft(key('kind'), 'full')
@@ -56,70 +56,89 @@ export function FitWheel({ step, onDone }: { readonly step: Step; readonly onDon
         onChange={kind.setText}
         data={[...kinds]}
       />
-      {isRim && (
-        <>
-          <LengthInput
-            field={round}
-            label="Once round the rim"
-            description={round.value && round.value.value < 50 ? 'Less than 50 mm round is no rim.' : undefined}
-          />
-          <LengthInput
-            field={datum}
-            label="The tape reads, at the datum mark"
-            description="A tape used from its 10 has its datum at 10: that is taken off by itself."
-          />
-          <SegmentedControl
-            fullWidth
-            aria-label="How it is measured"
-            value={measure}
-            onChange={(value) => setMeasure(value as 'wrapped')}
-            data={[
-              { value: 'wrapped', label: 'Tape laid round' },
-              { value: 'chord', label: 'Straight across' },
-            ]}
-          />
-        </>
-      )}
+      {isRim && <TapeFields round={round} datum={datum} measure={measure} onMeasure={setMeasure} />}
       <SegmentedControl
         fullWidth
         aria-label="It is read to"
         value={readTo}
         onChange={setReadTo}
-        data={
-          isRim
-            ? [
-                { value: '1', label: 'read to 1 mm' },
-                { value: '0.5', label: '½ mm' },
-                { value: '0.25', label: '¼ mm' },
-              ]
-            : [
-                { value: '1', label: 'read to 1°' },
-                { value: '0.5', label: '½°' },
-                { value: '0.25', label: '¼°' },
-              ]
-        }
+        data={[...(isRim ? readToMm : readToDeg)]}
       />
-      {(kind.text === 'full' || isRim) && (
-        <>
-          <SegmentedControl
-            fullWidth
-            aria-label="Its numbers"
-            value={rises}
-            onChange={(value) => setRises(value as Approach)}
-            data={[
-              { value: 'running', label: 'Numbers rise as it runs' },
-              { value: 'against', label: 'They fall' },
-            ]}
-          />
-          <p className="soft">
-            Turned {handWords(1, sheet, side)}, seen from the {sideName(sheet, side)}, does the number at the pointer
-            rise or fall?
-          </p>
-        </>
-      )}
+      {(kind.text === 'full' || isRim) && <NumbersRise rises={rises} onRises={setRises} />}
       <Button variant="filled" onClick={accept}>
         {isRim ? 'Tape is on' : 'Wheel is fitted'}
       </Button>
     </div>
+  )
+}
+
+const readToDeg = [
+  { value: '1', label: 'read to 1°' },
+  { value: '0.5', label: '½°' },
+  { value: '0.25', label: '¼°' },
+] as const
+const readToMm = [
+  { value: '1', label: 'read to 1 mm' },
+  { value: '0.5', label: '½ mm' },
+  { value: '0.25', label: '¼ mm' },
+] as const
+
+/** A tape on the rim: how long once round, where it begins, how it lies. */
+const TapeFields = ({
+  round,
+  datum,
+  measure,
+  onMeasure,
+}: {
+  readonly round: LengthField
+  readonly datum: LengthField
+  readonly measure: 'wrapped' | 'chord'
+  readonly onMeasure: (measure: 'wrapped' | 'chord') => void
+}) => (
+  <>
+    <LengthInput
+      field={round}
+      label="Once round the rim"
+      description={round.value && round.value.value < 50 ? 'Less than 50 mm round is no rim.' : undefined}
+    />
+    <LengthInput
+      field={datum}
+      label="The tape reads, at the datum mark"
+      description="A tape used from its 10 has its datum at 10: that is taken off by itself."
+    />
+    <SegmentedControl
+      fullWidth
+      aria-label="How it is measured"
+      value={measure}
+      onChange={(value) => onMeasure(value as 'wrapped')}
+      data={[
+        { value: 'wrapped', label: 'Tape laid round' },
+        { value: 'chord', label: 'Straight across' },
+      ]}
+    />
+  </>
+)
+
+/** Whether the numbers rise or fall as it runs, seen from the side stood at. */
+function NumbersRise({ rises, onRises }: { readonly rises: Approach; readonly onRises: (rises: Approach) => void }) {
+  const { view, side } = useBench()
+  const { sheet } = view
+  return (
+    <>
+      <SegmentedControl
+        fullWidth
+        aria-label="Its numbers"
+        value={rises}
+        onChange={(value) => onRises(value as Approach)}
+        data={[
+          { value: 'running', label: 'Numbers rise as it runs' },
+          { value: 'against', label: 'They fall' },
+        ]}
+      />
+      <p className="soft">
+        Turned {handWords(1, sheet, side)}, seen from the {sideName(sheet, side)}, does the number at the pointer rise
+        or fall?
+      </p>
+    </>
   )
 }
