@@ -58,3 +58,17 @@ test('a summary of another build is made anew', async () => {
   await vi.waitFor(() => expect(row()?.madeBy).toBe(MADE_BY), { timeout: 30_000 })
   expect(row()?.summary?.headline).toBe('No job yet')
 })
+
+test('one that cannot be summed up is told, and tried again when something is written', async () => {
+  const views = await import('../domain/views')
+  const broken = vi.spyOn(views, 'selectLatest').mockImplementation(() => {
+    throw new Error('broken')
+  })
+  end = keepSummaries(fake.store, 'own')
+  const { waiting } = row() ?? {}
+  await vi.waitFor(() => expect(fake.store.getState().screen.notSummedUp['engine']).toBe(waiting))
+  expect(row()?.summary).toBeUndefined()
+  broken.mockRestore()
+  await fake.store.dispatch(openJob({ engineId: 'engine', sheetId: 'sheet', arrival: 'chainOn', reason: '' }))
+  await made()
+})

@@ -2,6 +2,7 @@ import type { Engine } from '@link-count/core/model'
 import type { WorkshopKind } from '../db'
 import { engineSelectors } from '../domain/engines'
 import { putSummary } from '../domain/notes'
+import { screenSlice } from '../domain/screen'
 import { selectIsOpen, selectJobs, selectSheets } from '../domain/selectors'
 import { MADE_BY } from '../domain/summaries'
 import type { AppStore } from '../store'
@@ -16,15 +17,13 @@ export function keepSummaries(store: AppStore, kind: WorkshopKind): () => void {
   let going = false
   let timer: ReturnType<typeof setTimeout> | undefined
   let worker: Summariser | undefined
-  /** Engines that could not be summed up as they stand: not tried again until something is written. */
-  const failed = new Map<string, string | undefined>()
   const next = (): Engine | undefined => {
-    const { engines, summaries } = store.getState()
+    const { engines, summaries, screen } = store.getState()
     const inOrder = engineSelectors.selectAll(engines).sort((a, b) => (a.at < b.at ? -1 : Number(a.at > b.at)))
     return inOrder.find(({ id }) => {
       const row = summaries.get(id)
       const isDue = !row?.summary || row.madeBy !== MADE_BY
-      return isDue && !(failed.has(id) && failed.get(id) === row?.waiting)
+      return isDue && screen.notSummedUp[id] !== (row?.waiting ?? '')
     })
   }
   const made = async ({ id }: Engine) => {
@@ -43,15 +42,16 @@ export function keepSummaries(store: AppStore, kind: WorkshopKind): () => void {
     return { summary: summaryOf(selectLatest(now, id), work), waiting: now.summaries.get(id)?.waiting }
   }
   const make = async (engine: Engine) => {
-    const was = store.getState().summaries.get(engine.id)?.waiting
+    const waiting = store.getState().summaries.get(engine.id)?.waiting ?? ''
+    const fails = () => store.dispatch(screenSlice.actions.summaryFailed({ id: engine.id, waiting }))
     try {
       const found = await made(engine)
-      if (!found) return void failed.set(engine.id, was)
-      const { summary, waiting } = found
-      await store.dispatch(putSummary({ id: engine.id, madeBy: MADE_BY, summary }, waiting))
+      if (!found) return void fails()
+      const { summary, waiting: by } = found
+      await store.dispatch(putSummary({ id: engine.id, madeBy: MADE_BY, summary }, by))
     } catch {
       // Storage that is closed says so elsewhere; what waits is made at the next start.
-      failed.set(engine.id, was)
+      fails()
     }
   }
   const go = async () => {

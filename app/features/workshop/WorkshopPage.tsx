@@ -111,10 +111,21 @@ const waiting: EngineSummary = {
   face: undefined,
 }
 
+/** Of one that could not be summed up: unknown is not shown as anything else. */
+const notSummedUp: EngineSummary = {
+  ...waiting,
+  headline: 'It could not be summed up',
+  detail: 'Open it to see how it stands.',
+}
+
 const Stand = memo(function Stand({ engine }: { readonly engine: Engine }) {
   const { kind } = useWorkshop()
   const summary = useAppSelector((state) => state.summaries.get(engine.id)?.summary)
-  const { shape, headline, detail, button, next, urgent, jobId, pins, face } = summary ?? waiting
+  const failed = useAppSelector(
+    ({ summaries, screen }) => screen.notSummedUp[engine.id] === (summaries.get(engine.id)?.waiting ?? ''),
+  )
+  const { shape, headline, detail, button, next, urgent, jobId, pins, face } =
+    summary ?? (failed ? notSummedUp : waiting)
   const to =
     next === 'engine'
       ? `/${kind}/engine/${engine.id}`
