@@ -66,78 +66,99 @@ function RatioWords({ sheet }: { sheet: BuildSheet }) {
   )
 }
 
-function LoopCheck({ sheet, loop }: { sheet: BuildSheet; loop: Loop }) {
+/** A loop as it comes out: figures to check by eye, and what is odd about it. */
+function LoopCheck({ sheet, loop }: LoopProps) {
   const solved = readDrive(sheet).solved(loop)
-  const { sections } = readLoop(sheet, loop, [])
-  const { ratios } = readDrive(sheet)
-  const several = sheet.loops.length > 1
-  const wheels = loop.path.flatMap(({ memberId }) => {
-    const member = partsOf(sheet).member(memberId)
-    const shaft = partsOf(sheet).shaft(member?.shaftId)
-    const ratio = shaft && (ratios[shaft.id] ?? shaft.ratio)
-    return member?.teeth && shaft?.kind === 'cam' && ratio
-      ? [{ name: member.name, ...toothWorth(member.teeth.value, ratio) }]
-      : []
-  })
-  const nouns = nounsOf(loop)
-  const wrongTeeth = loop.path.flatMap(({ memberId }) =>
-    sheet.members
-      .filter(
-        ({ id, toothShape }) => id === memberId && loop.toothShape && toothShape && toothShape !== loop.toothShape,
-      )
-      .map(({ name }) => name.toLowerCase()),
-  )
   return (
     <>
-      {several && <h3>{loop.name}</h3>}
+      {sheet.loops.length > 1 && <h3>{loop.name}</h3>}
       {!solved.ok && (
         <p className="warn" role="alert">
           {loopWords(solved.error, loop, sheet)}
         </p>
       )}
-      <dl className="figures">
-        {wheels.map(({ name, crankDeg }) => (
-          <div key={name}>
-            <dt>{wheels.length > 1 ? `One tooth, ${name.toLowerCase()}` : 'One cam tooth is'}</dt>
-            <dd className="reading">{fixed(crankDeg, 2)}° crank</dd>
+      <LoopFigures sheet={sheet} loop={loop} />
+      <LoopWarnings sheet={sheet} loop={loop} />
+    </>
+  )
+}
+
+interface LoopProps {
+  readonly sheet: BuildSheet
+  readonly loop: Loop
+}
+
+/** What one tooth of each camshaft's wheel on a loop is worth. */
+const camTeethOf = (sheet: BuildSheet, loop: Loop) =>
+  loop.path.flatMap(({ memberId }) => {
+    const member = partsOf(sheet).member(memberId)
+    const shaft = partsOf(sheet).shaft(member?.shaftId)
+    return member?.teeth && shaft?.kind === 'cam'
+      ? [{ name: member.name, ...toothWorth(member.teeth.value, readDrive(sheet).ratioOf(shaft)) }]
+      : []
+  })
+
+function LoopFigures({ sheet, loop }: LoopProps) {
+  const lies = readDrive(sheet).lies(loop)
+  const { sections } = readLoop(sheet, loop, [])
+  const wheels = camTeethOf(sheet, loop)
+  const nouns = nounsOf(loop)
+  return (
+    <dl className="figures">
+      {wheels.map(({ name, crankDeg }) => (
+        <div key={name}>
+          <dt>{wheels.length > 1 ? `One tooth, ${name.toLowerCase()}` : 'One cam tooth is'}</dt>
+          <dd className="reading">{fixed(crankDeg, 2)}° crank</dd>
+        </div>
+      ))}
+      {lies && (
+        <>
+          <div>
+            <dt>Whole {nouns.loop}</dt>
+            <dd className="reading">
+              {lies.pitches} {nouns.pitches}
+              {loopKinds[loop.kind].crankedWhenOdd && lies.pitches % 2 === 1 ? ', odd: a cranked link?' : ''}
+            </dd>
+          </div>
+          {lies.drawn === 'toScale' && (
+            <div>
+              <dt>Slack to take up</dt>
+              <dd className="reading">
+                {fixed(lies.slackPitches, 2)} {nouns.pitches}
+              </dd>
+            </div>
+          )}
+          {lies.tensionerTravelMm !== undefined && (
+            <div>
+              <dt>Tensioner stands in</dt>
+              <dd className="reading">{fixed(lies.tensionerTravelMm, 1)} mm</dd>
+            </div>
+          )}
+        </>
+      )}
+      {sections
+        .filter(({ run }) => run === 'tight')
+        .map(({ id, from, to, expected }) => (
+          <div key={id}>
+            <dt>{sections.length > 2 ? `${from.name} to ${to.name.toLowerCase()}` : 'Expected count'}</dt>
+            <dd className="reading">{expected ? `${fixed(expected.pitches, 1)} ${nouns.pitches}` : 'not known yet'}</dd>
           </div>
         ))}
-        {solved.ok && (
-          <>
-            <div>
-              <dt>Whole {nouns.loop}</dt>
-              <dd className="reading">
-                {solved.value.pitches} {nouns.pitches}
-                {loopKinds[loop.kind].crankedWhenOdd && solved.value.pitches % 2 === 1 ? ', odd: a cranked link?' : ''}
-              </dd>
-            </div>
-            {solved.value.drawn === 'toScale' && (
-              <div>
-                <dt>Slack to take up</dt>
-                <dd className="reading">
-                  {fixed(solved.value.slackPitches, 2)} {nouns.pitches}
-                </dd>
-              </div>
-            )}
-            {solved.value.tensionerTravelMm !== undefined && (
-              <div>
-                <dt>Tensioner stands in</dt>
-                <dd className="reading">{fixed(solved.value.tensionerTravelMm, 1)} mm</dd>
-              </div>
-            )}
-          </>
-        )}
-        {sections
-          .filter(({ run }) => run === 'tight')
-          .map(({ id, from, to, expected }) => (
-            <div key={id}>
-              <dt>{sections.length > 2 ? `${from.name} to ${to.name.toLowerCase()}` : 'Expected count'}</dt>
-              <dd className="reading">
-                {expected ? `${fixed(expected.pitches, 1)} ${nouns.pitches}` : 'not known yet'}
-              </dd>
-            </div>
-          ))}
-      </dl>
+    </dl>
+  )
+}
+
+function LoopWarnings({ sheet, loop }: LoopProps) {
+  const lies = readDrive(sheet).lies(loop)
+  const { sections } = readLoop(sheet, loop, [])
+  const wrongTeeth = loop.path.flatMap(({ memberId }) => {
+    const member = partsOf(sheet).member(memberId)
+    return member?.toothShape && loop.toothShape && member.toothShape !== loop.toothShape
+      ? [member.name.toLowerCase()]
+      : []
+  })
+  return (
+    <>
       {sections.map(
         ({ id, expected }) =>
           expected?.contradicts && (
@@ -160,15 +181,15 @@ function LoopCheck({ sheet, loop }: { sheet: BuildSheet; loop: Loop }) {
           and strip.
         </p>
       )}
-      {solved.ok && solved.value.tensionersOnTightRun.length > 0 && (
+      {lies && lies.tensionersOnTightRun.length > 0 && (
         <p className="warn">
           A tensioner stands on a run that is pulled straight, running this way: it can take up nothing there. Is the
           running direction right, or the order on its way?
         </p>
       )}
-      {solved.ok && solved.value.gaps.length > 0 && (
+      {lies && lies.gaps.length > 0 && (
         <ul className="soft gap-list">
-          {solved.value.gaps.map((gap) => (
+          {lies.gaps.map((gap) => (
             <li key={gap}>{gapWords(gap, loop)}</li>
           ))}
         </ul>

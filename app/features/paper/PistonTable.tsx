@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react'
-import { makeSliderCrank } from '@link-count/core/kinematics'
+import { makeSliderCrank, type SliderCrank } from '@link-count/core/kinematics'
 import { entryLimits, typedLimits, type BuildSheet } from '@link-count/core/model'
-import { pistonTable } from '@link-count/core/rim'
+import { pistonTable, type PistonRow } from '@link-count/core/rim'
 import { fixed, formatInches, formatMm } from '@link-count/core/units'
 import { USUAL_ROD_RATIO } from '@link-count/core/zero'
 import { DegreesInput, LengthInput, useDegreesField, useLengthField } from '../../ui/fields'
@@ -11,8 +11,6 @@ const PistonChart = lazy(() => import('./PistonChart'))
 
 /** Degrees before TDC to millimetres of piston and back, as a sum, a table and a chart. */
 export function PistonTable({ sheet, keyPrefix }: { readonly sheet: BuildSheet; readonly keyPrefix: string }) {
-  const degrees = useDegreesField(`${keyPrefix}:deg`, typedLimits.halfTurnDeg, '28')
-  const drop = useLengthField(`${keyPrefix}:drop`, entryLimits('dialPair', 'dropMm'))
   const { strokeMm, rodMm, pinOffsetMm } = sheet
   if (!strokeMm) {
     return (
@@ -37,8 +35,6 @@ export function PistonTable({ sheet, keyPrefix }: { readonly sheet: BuildSheet; 
       </section>
     )
   }
-  const downMm = degrees.value === undefined ? undefined : crank.value.dropMm(-degrees.value)
-  const atDeg = drop.value && crank.value.degAtDrop(drop.value.value, 'before')
   return (
     <section className="paper-part">
       <h2>Piston and crank</h2>
@@ -48,57 +44,11 @@ export function PistonTable({ sheet, keyPrefix }: { readonly sheet: BuildSheet; 
           drop is some tenths of a degree out.
         </p>
       )}
-      <div className="fields">
-        <div>
-          <DegreesInput field={degrees} label="Degrees before TDC" />
-          {downMm !== undefined && (
-            <p className="result">
-              <span className="reading">{formatMm(downMm)}</span> below the top{' '}
-              <span className="soft">
-                {formatInches(downMm)}
-                {sheet.rimMm &&
-                  degrees.value !== undefined &&
-                  `; ${formatMm((degrees.value * sheet.rimMm.value) / 360, 1)} of rim`}
-              </span>
-            </p>
-          )}
-        </div>
-        <div>
-          <LengthInput field={drop} label="Piston below its top" />
-          {drop.value && (
-            <p className="result">
-              {atDeg === undefined ? (
-                'The piston never stands that far down.'
-              ) : (
-                <>
-                  <span className="reading">{fixed(-atDeg, 2)}°</span> before TDC
-                </>
-              )}
-            </p>
-          )}
-        </div>
-      </div>
+      <BothWays sheet={sheet} crank={crank.value} keyPrefix={keyPrefix} />
       <Suspense fallback={null}>
         <PistonChart rows={table.value} />
       </Suspense>
-      <table className="paper-table">
-        <thead>
-          <tr>
-            <th scope="col">Degrees</th>
-            <th scope="col">Before TDC</th>
-            <th scope="col">After TDC</th>
-          </tr>
-        </thead>
-        <tbody>
-          {table.value.slice(1).map(({ deg, beforeMm, afterMm }) => (
-            <tr key={deg}>
-              <th scope="row">{deg}°</th>
-              <td className="reading">{formatMm(beforeMm)}</td>
-              <td className="reading">{formatMm(afterMm)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <Rows rows={table.value} />
       <p className="soft">
         Slider-crank with {rodMm ? 'the sheet’s rod' : 'a usual rod'}
         {size.pinOffsetMm === 0 ? '' : ' and its offset pin'}; the drop is as exact as stroke and rod are.
@@ -106,3 +56,72 @@ export function PistonTable({ sheet, keyPrefix }: { readonly sheet: BuildSheet; 
     </section>
   )
 }
+
+/** Degrees to millimetres, and millimetres to degrees. */
+function BothWays({
+  sheet,
+  crank,
+  keyPrefix,
+}: {
+  readonly sheet: BuildSheet
+  readonly crank: SliderCrank
+  readonly keyPrefix: string
+}) {
+  const degrees = useDegreesField(`${keyPrefix}:deg`, typedLimits.halfTurnDeg, '28')
+  const drop = useLengthField(`${keyPrefix}:drop`, entryLimits('dialPair', 'dropMm'))
+  const downMm = degrees.value === undefined ? undefined : crank.dropMm(-degrees.value)
+  const atDeg = drop.value && crank.degAtDrop(drop.value.value, 'before')
+  return (
+    <div className="fields">
+      <div>
+        <DegreesInput field={degrees} label="Degrees before TDC" />
+        {downMm !== undefined && (
+          <p className="result">
+            <span className="reading">{formatMm(downMm)}</span> below the top{' '}
+            <span className="soft">
+              {formatInches(downMm)}
+              {sheet.rimMm &&
+                degrees.value !== undefined &&
+                `; ${formatMm((degrees.value * sheet.rimMm.value) / 360, 1)} of rim`}
+            </span>
+          </p>
+        )}
+      </div>
+      <div>
+        <LengthInput field={drop} label="Piston below its top" />
+        {drop.value && (
+          <p className="result">
+            {atDeg === undefined ? (
+              'The piston never stands that far down.'
+            ) : (
+              <>
+                <span className="reading">{fixed(-atDeg, 2)}°</span> before TDC
+              </>
+            )}
+          </p>
+        )}
+      </div>
+    </div>
+  )
+}
+
+const Rows = ({ rows }: { readonly rows: readonly PistonRow[] }) => (
+  <table className="paper-table">
+    <thead>
+      <tr>
+        <th scope="col">Degrees</th>
+        <th scope="col">Before TDC</th>
+        <th scope="col">After TDC</th>
+      </tr>
+    </thead>
+    <tbody>
+      {rows.slice(1).map(({ deg, beforeMm, afterMm }) => (
+        <tr key={deg}>
+          <th scope="row">{deg}°</th>
+          <td className="reading">{formatMm(beforeMm)}</td>
+          <td className="reading">{formatMm(afterMm)}</td>
+        </tr>
+      ))}
+    </tbody>
+  </table>
+)
