@@ -28,8 +28,8 @@ export function TurnedDialog({
     planned === undefined ? '' : fixed(Math.abs(planned), 1),
   )
   const wheel = useWheelField(`${job.id}:turned:wheel`, state.degreeWheel)
-  const [way, setWay] = useState<'on' | 'back'>((planned ?? 1) < 0 ? 'back' : 'on')
-  const [ended, setEnded] = useState<'onMark' | 'short' | 'past'>('onMark')
+  const [way, setWay] = useState<Way>((planned ?? 1) < 0 ? 'back' : 'on')
+  const [ended, setEnded] = useState<Ended>('onMark')
   const canRead = state.zero !== undefined
   const held = guard.verdict === 'doNotTurn' || guard.verdict === 'unknown'
   const accept = async () => {
@@ -66,25 +66,7 @@ export function TurnedDialog({
           </p>
         )}
         <DegreesInput field={degrees} label="Degrees of the crank" placeholder="360" onEnter={() => void accept()} />
-        <SegmentedControl
-          aria-label={`Which way, seen from the ${sideName(sheet, side)}`}
-          value={way}
-          onChange={(value) => setWay(value as 'on' | 'back')}
-          data={[
-            { value: 'on', label: `${handWords(1, sheet, side)} (running)` },
-            { value: 'back', label: handWords(-1, sheet, side) },
-          ]}
-        />
-        <SegmentedControl
-          aria-label="How it ended"
-          value={ended}
-          onChange={(value) => setEnded(value as 'onMark')}
-          data={[
-            { value: 'onMark', label: 'On the mark' },
-            { value: 'short', label: 'Short of it' },
-            { value: 'past', label: 'Past it' },
-          ]}
-        />
+        <WayAndEnd way={way} onWay={setWay} ended={ended} onEnded={setEnded} />
         {canRead && (
           <WheelInput
             field={wheel}
@@ -104,6 +86,48 @@ export function TurnedDialog({
         </Button>
       </div>
     </Dialog>
+  )
+}
+
+type Way = 'on' | 'back'
+type Ended = 'onMark' | 'short' | 'past'
+
+/** Which way it was turned, and how it came to its mark. */
+function WayAndEnd({
+  way,
+  onWay,
+  ended,
+  onEnded,
+}: {
+  readonly way: Way
+  readonly onWay: (way: Way) => void
+  readonly ended: Ended
+  readonly onEnded: (ended: Ended) => void
+}) {
+  const { view, side } = useBench()
+  const { sheet } = view
+  return (
+    <>
+      <SegmentedControl
+        aria-label={`Which way, seen from the ${sideName(sheet, side)}`}
+        value={way}
+        onChange={(value) => onWay(value as Way)}
+        data={[
+          { value: 'on', label: `${handWords(1, sheet, side)} (running)` },
+          { value: 'back', label: handWords(-1, sheet, side) },
+        ]}
+      />
+      <SegmentedControl
+        aria-label="How it ended"
+        value={ended}
+        onChange={(value) => onEnded(value as Ended)}
+        data={[
+          { value: 'onMark', label: 'On the mark' },
+          { value: 'short', label: 'Short of it' },
+          { value: 'past', label: 'Past it' },
+        ]}
+      />
+    </>
   )
 }
 

@@ -3,7 +3,7 @@ import { nanoid } from 'nanoid'
 import { useState } from 'react'
 import type { BuildSheet, RimMark } from '@link-count/core/model'
 import type { Side } from '@link-count/core/units'
-import { useDraft, useField, type Taken } from '../fields'
+import { useDraft, useField, type Taken, type Draft } from '../fields'
 import { cutForWords, parseClaim, scaleWords } from '../wording'
 
 const claims: readonly RimMark['cutFor'][] = ['tdc', 'spark', 'pose']
@@ -50,21 +50,7 @@ export function RimMarkForm({
   }
   return (
     <div className="stack mark-form">
-      <TextInput
-        label="The mark"
-        placeholder="long line, yellow notch"
-        value={name.text}
-        onChange={(event) => name.setText(event.currentTarget.value)}
-        error={missing ? 'It needs a name: how does one know it from the others?' : undefined}
-        maxLength={60}
-      />
-      <TextInput
-        label="Where it is"
-        placeholder="pulley rim, flywheel"
-        value={where.text}
-        onChange={(event) => where.setText(event.currentTarget.value)}
-        maxLength={60}
-      />
+      <NameAndPlace name={name} where={where} missing={missing} />
       <NativeSelect
         label="Cut for"
         value={cutFor}
@@ -107,3 +93,32 @@ export function RimMarkForm({
     </div>
   )
 }
+
+/** What the mark is called, and where it is. */
+const NameAndPlace = ({
+  name,
+  where,
+  missing,
+}: {
+  readonly name: Draft
+  readonly where: Draft
+  readonly missing: boolean
+}) => (
+  <>
+    <TextInput
+      label="The mark"
+      placeholder="long line, yellow notch"
+      value={name.text}
+      onChange={(event) => name.setText(event.currentTarget.value)}
+      error={missing ? 'It needs a name: how does one know it from the others?' : undefined}
+      maxLength={60}
+    />
+    <TextInput
+      label="Where it is"
+      placeholder="pulley rim, flywheel"
+      value={where.text}
+      onChange={(event) => where.setText(event.currentTarget.value)}
+      maxLength={60}
+    />
+  </>
+)
