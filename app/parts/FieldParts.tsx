@@ -1,5 +1,5 @@
 import { Button, Checkbox, SegmentedControl, Textarea } from '@mantine/core'
-import { useEffect } from 'react'
+import { useEffect, useRef } from 'react'
 import type { WheelScale } from '@link-count/core/model'
 import { ChainProgress } from '../ui/ChainProgress'
 import { Figure } from '../ui/Figure'
@@ -26,10 +26,8 @@ const scales: readonly WheelScale[] = (['full', 'half', 'quarter'] as const).map
 
 /** Left, so that it says what is wrong with it. */
 function useLeft<F extends { readonly leave: () => void }>(field: F): F {
-  const { leave } = field
-  // Once, as somebody leaves it.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
-  useEffect(() => leave(), [])
+  const leave = useRef(field.leave)
+  useEffect(() => leave.current(), [])
   return field
 }
 
