@@ -1,5 +1,6 @@
 import type { Hand } from '@link-count/core/units'
 import { sheetLimits } from '@link-count/core/model'
+import { nounsOfAll } from '../../../ui/wording'
 import { withValue } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
 import { DegField } from '../TrustedField'
@@ -13,10 +14,11 @@ const hands = [
 
 export function RunningSection() {
   const { sheet, apply } = useSheetEditor()
+  const noun = nounsOfAll(sheet.loops).loop
   return (
     <Section
       title="How it runs"
-      lead="Timing side: the side that the chain is on. Everything is kept as seen from there and shown for where you stand."
+      lead={`Timing side: the side that the ${noun} is on. Everything is kept as seen from there and shown for where you stand.`}
     >
       <WordsField
         id="side-timing"
@@ -84,7 +86,7 @@ export function RunningSection() {
       <DegField
         limits={sheetLimits('trimDeg')}
         id="trim"
-        label="Trim allowed with the chain off"
+        label={`Trim allowed with the ${noun} off`}
         help="Degrees either way at the timing position. 4° is usual; common practice, no source."
         value={sheet.trimDeg}
         change={(value) => (s) => withValue(s, 'trimDeg', value)}

@@ -3,7 +3,7 @@ import { Button } from '@mantine/core'
 import { useState } from 'react'
 import type { Adjuster } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
-import { adjusterName } from '../../../../ui/wording'
+import { adjusterName, nounsOfAll } from '../../../../ui/wording'
 import { useSheetEditor } from '../../SheetEditor'
 import { Choice, Section } from '../Section'
 import { adjusterFields } from './adjusterFields'
@@ -24,7 +24,7 @@ export function AdjustersSection() {
   return (
     <Section
       title="What can be set"
-      lead="Besides the tooth of the chain. The smallest leftover is searched over all of it."
+      lead={`Besides the tooth of the ${nounsOfAll(sheet.loops).loop}. The smallest leftover is searched over all of it.`}
     >
       {own.map((adjuster) => {
         const Fields = adjusterFields[adjuster.kind]

@@ -12,6 +12,7 @@ import { timingPosition } from '../../timingPosition'
 import { TurnTo } from '../../TurnTo'
 import { CouplingWork } from '../CouplingWork'
 import { Fold } from '../../../../ui/Fold'
+import { nounsOfAll } from '../../../../ui/wording'
 
 /** With the loop off: the cam to its mark, and how far it is off it. */
 export function SetCam({ step }: { readonly step: Step }) {
@@ -41,7 +42,7 @@ export function SetCam({ step }: { readonly step: Step }) {
     <div className="stack">
       {!off && (
         <p className="warn">
-          The chain is on: the cam goes with it. Take it off first
+          The {nounsOfAll(sheet.loops).loop} is on: the cam goes with it. Take it off first
           {couplings.length > 0 && ', or draw its coupling apart'}.
         </p>
       )}

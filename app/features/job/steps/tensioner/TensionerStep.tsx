@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
+import { nounsOfAll } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 
 /** Fitted held back, released, and felt to push. */
@@ -15,7 +16,9 @@ export function TensionerStep({ step }: { readonly step: Step }) {
     ({ kind: 'tensioner', memberId, state: next, stepId: step.id }) as const
   return (
     <div className="stack">
-      <p className="caution">Springs fly. Fitted extended it strips its threads; left unreleased the chain jumps.</p>
+      <p className="caution">
+        Springs fly. Fitted extended it strips its threads; left unreleased the {nounsOfAll(sheet.loops).loop} jumps.
+      </p>
       {(at === 'out' || at === 'heldBack' || at === 'asArrived') && (
         <Button variant="filled" onClick={() => void say(set('fitted'))}>
           {name} is fitted, seated, held back
