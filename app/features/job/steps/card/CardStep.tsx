@@ -15,7 +15,6 @@ export function CardStep({ step }: { readonly step: Step }) {
   const role = useDraft(`${job.id}:${step.id}:role`)
   const reason = useDraft(`${job.id}:${step.id}:reason`)
   const inside = state.stand.register
-  const unproved = unprovedOf(view)
   const cardLink = (
     <Link className="button-link" to="card">
       Look at the card
@@ -42,20 +41,7 @@ export function CardStep({ step }: { readonly step: Step }) {
           </ul>
         </div>
       )}
-      {unproved.length > 0 ? (
-        <div>
-          <strong>The card will say that this is not proved:</strong>
-          <ul>
-            {unproved.map((words) => (
-              <li key={words}>{words}</li>
-            ))}
-          </ul>
-        </div>
-      ) : (
-        <p>
-          Everything on the card is <span className="proved">proved</span>.
-        </p>
-      )}
+      <NotProved />
       <KeepCount />
       {cardLink}
       {inside.length > 0 && (
@@ -87,6 +73,28 @@ export function CardStep({ step }: { readonly step: Step }) {
         Sign and close the job
       </Button>
       {held && <p className="soft">It can be closed when the register is empty, or with the reason written.</p>}
+    </div>
+  )
+}
+
+/** What the card will say is not proved. */
+function NotProved() {
+  const { view } = useBench()
+  const unproved = unprovedOf(view)
+  if (unproved.length === 0)
+    return (
+      <p>
+        Everything on the card is <span className="proved">proved</span>.
+      </p>
+    )
+  return (
+    <div>
+      <strong>The card will say that this is not proved:</strong>
+      <ul>
+        {unproved.map((words) => (
+          <li key={words}>{words}</li>
+        ))}
+      </ul>
     </div>
   )
 }

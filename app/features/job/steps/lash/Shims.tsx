@@ -12,7 +12,7 @@ import { gapOf } from './gapOf'
 
 /** Shims as they are, and the cheapest set of swaps that brings every gap within its limits. */
 export function Shims({ step, phase }: { readonly step: Step; readonly phase: Extract<Phase, 'found' | 'left'> }) {
-  const { view, side, say } = useBench()
+  const { view } = useBench()
   const { sheet, state, job } = view
   const drawer = useDraft(`${job.id}:shim-drawer`)
   const stock = sheet.shims
@@ -31,18 +31,6 @@ export function Shims({ step, phase }: { readonly step: Step; readonly phase: Ex
   const inDrawer = numbers.flatMap((one) => (one.ok && one.value > 0.1 && one.value < 30 ? [one.value] : []))
   const plan = valves.length > 0 ? planShims({ valves, drawer: inDrawer, stock }) : undefined
   const moves = plan?.moves.filter(({ from }) => from !== 'stays') ?? []
-  const nameOf = (camId: string | undefined) => partsOf(sheet).cam(camId)?.name ?? ''
-  const swap = () => {
-    void say(
-      moves.map(({ camId, shimMm }) => ({
-        kind: 'shim' as const,
-        camId,
-        phase: 'left' as const,
-        sizeMm: shimMm,
-        stepId: step.id,
-      })),
-    )
-  }
   return (
     <section className="shims" aria-label="Shims">
       <h3>Shims</h3>
@@ -69,27 +57,56 @@ export function Shims({ step, phase }: { readonly step: Step; readonly phase: Ex
       {plan && moves.length === 0 && (
         <p className="result">Every gap that is written lies within its limits: nothing to swap.</p>
       )}
-      {plan && moves.length > 0 && (
-        <>
-          <p>
-            {valves.length} of {sheet.cams.length} valves:{' '}
-            <strong>{plan.newShims === 0 ? 'nothing to buy' : `${plan.newShims} to buy`}</strong>, {moves.length} moved.
-          </p>
-          <ol className="moves">
-            {moves.map((move) => (
-              <li key={move.camId}>{shimWords(move, nameOf)}</li>
-            ))}
-          </ol>
-          {plan.leftOver.length > 0 && (
-            <p className="soft">Left over: {plan.leftOver.map((mm) => formatMm(mm)).join(', ')}.</p>
-          )}
-          <Button variant="default" onClick={swap}>
-            Shims are swapped so
-          </Button>
-          <p className="soft">{askTurn({ again: 'seatShims' }, view, side).words}</p>
-        </>
-      )}
+      {plan && moves.length > 0 && <Swaps plan={plan} moves={moves} valves={valves.length} step={step} />}
     </section>
+  )
+}
+
+/** The swaps that bring every gap right, to be done so. */
+function Swaps({
+  plan,
+  moves,
+  valves,
+  step,
+}: {
+  readonly plan: NonNullable<ReturnType<typeof planShims>>
+  readonly moves: readonly ShimMove[]
+  readonly valves: number
+  readonly step: Step
+}) {
+  const { view, side, say } = useBench()
+  const { sheet } = view
+  const nameOf = (camId: string | undefined) => partsOf(sheet).cam(camId)?.name ?? ''
+  const swap = () => {
+    void say(
+      moves.map(({ camId, shimMm }) => ({
+        kind: 'shim' as const,
+        camId,
+        phase: 'left' as const,
+        sizeMm: shimMm,
+        stepId: step.id,
+      })),
+    )
+  }
+  return (
+    <>
+      <p>
+        {valves} of {sheet.cams.length} valves:{' '}
+        <strong>{plan.newShims === 0 ? 'nothing to buy' : `${plan.newShims} to buy`}</strong>, {moves.length} moved.
+      </p>
+      <ol className="moves">
+        {moves.map((move) => (
+          <li key={move.camId}>{shimWords(move, nameOf)}</li>
+        ))}
+      </ol>
+      {plan.leftOver.length > 0 && (
+        <p className="soft">Left over: {plan.leftOver.map((mm) => formatMm(mm)).join(', ')}.</p>
+      )}
+      <Button variant="default" onClick={swap}>
+        Shims are swapped so
+      </Button>
+      <p className="soft">{askTurn({ again: 'seatShims' }, view, side).words}</p>
+    </>
   )
 }
 

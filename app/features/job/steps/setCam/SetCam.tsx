@@ -5,7 +5,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { formatLateness } from '@link-count/core/units'
 import { entryLimits } from '@link-count/core/model'
-import { DegreesInput, useDegreesField } from '../../../../ui/fields'
+import { DegreesInput, useDegreesField, type Taken } from '../../../../ui/fields'
 import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import { timingPosition } from '../../timingPosition'
@@ -19,8 +19,6 @@ export function SetCam({ step }: { readonly step: Step }) {
   const { view, side, say } = useBench()
   const { sheet, state, job } = view
   const shaft = partsOf(sheet).shaft(step.targetIds[0])
-  const field = useDegreesField(`${job.id}:${step.id}:off`, { ...entryLimits('camSet', 'offDeg'), least: 0 })
-  const [way, setWay] = useState<'late' | 'early'>('late')
   const set = shaft && state.camSet[shaft.id]
   if (!shaft) return null
   const mark = sheet.marks.find(({ memberId }) =>
@@ -33,10 +31,8 @@ export function SetCam({ step }: { readonly step: Step }) {
   const { target, arrived, stood } = timingPosition(view, step.id)
   const meets = { mark: mark?.name.toLowerCase() ?? 'cam mark', meets: mark?.meets || 'its pointer' }
   const bring = askTurn({ camshaftTo: meets }, view, side)
-  const write = (offDeg: number, typed: string) => {
-    void say({ kind: 'camSet', shaftId: shaft.id, offDeg, typed: [{ field: 'off', text: typed }], stepId: step.id }, [
-      field,
-    ])
+  const write = (offDeg: number, text: string, typed: readonly Taken[] = []) => {
+    void say({ kind: 'camSet', shaftId: shaft.id, offDeg, typed: [{ field: 'off', text }], stepId: step.id }, typed)
   }
   return (
     <div className="stack">
@@ -61,28 +57,7 @@ export function SetCam({ step }: { readonly step: Step }) {
           <Button variant={set ? 'quiet' : 'filled'} onClick={() => write(0, 'meets')}>
             It meets
           </Button>
-          <Fold title="It stands off by some degrees">
-            <DegreesInput field={field} label="Degrees of the camshaft" onEnter={() => undefined} />
-            <SegmentedControl
-              aria-label="Which way off"
-              value={way}
-              onChange={(value) => setWay(value as 'late')}
-              data={[
-                { value: 'late', label: 'Late' },
-                { value: 'early', label: 'Early' },
-              ]}
-            />
-            <Button
-              variant="default"
-              onClick={() => {
-                field.ask()
-                if (field.value !== undefined)
-                  write(way === 'late' ? field.value : -field.value, `${field.text} ${way}`)
-              }}
-            >
-              Write it down
-            </Button>
-          </Fold>
+          <OffByDegrees fieldKey={`${job.id}:${step.id}:off`} onWrite={write} />
         </>
       )}
       {set && (
@@ -94,5 +69,40 @@ export function SetCam({ step }: { readonly step: Step }) {
         </p>
       )}
     </div>
+  )
+}
+
+function OffByDegrees({
+  fieldKey,
+  onWrite,
+}: {
+  readonly fieldKey: string
+  readonly onWrite: (offDeg: number, text: string, typed: readonly Taken[]) => void
+}) {
+  const field = useDegreesField(fieldKey, { ...entryLimits('camSet', 'offDeg'), least: 0 })
+  const [way, setWay] = useState<'late' | 'early'>('late')
+  return (
+    <Fold title="It stands off by some degrees">
+      <DegreesInput field={field} label="Degrees of the camshaft" onEnter={() => undefined} />
+      <SegmentedControl
+        aria-label="Which way off"
+        value={way}
+        onChange={(value) => setWay(value as 'late')}
+        data={[
+          { value: 'late', label: 'Late' },
+          { value: 'early', label: 'Early' },
+        ]}
+      />
+      <Button
+        variant="default"
+        onClick={() => {
+          field.ask()
+          if (field.value !== undefined)
+            onWrite(way === 'late' ? field.value : -field.value, `${field.text} ${way}`, [field])
+        }}
+      >
+        Write it down
+      </Button>
+    </Fold>
   )
 }
