@@ -1,22 +1,16 @@
-import { execFileSync } from 'node:child_process'
 import { existsSync, readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { expect, test } from 'vitest'
 import { parseFile } from '@link-count/core/file'
 import { verdictOfCount } from '@link-count/core/ledger'
 import type { BuildSheet, Entry } from '@link-count/core/model'
+import { sources } from './sources'
 
 const root = new URL('..', import.meta.url).pathname
 const read = (path: string) => readFileSync(join(root, path), 'utf8')
-const tracked = execFileSync('git', ['ls-files', '--cached', '--others', '--exclude-standard'], {
-  cwd: root,
-  encoding: 'utf8',
-})
-  .trim()
-  .split('\n')
-  .filter((path) => existsSync(join(root, path)))
-const pages = tracked.filter((path) => path.endsWith('.md'))
-const code = tracked.filter((path) => /\.tsx?$/.test(path)).map(read)
+const all = sources(root)
+const pages = all.filter((path) => path.endsWith('.md'))
+const code = all.filter((path) => /\.tsx?$/.test(path) && !path.endsWith('.tmp.ts')).map(read)
 
 test('every section of the handbook that the code cites is there', () => {
   const sections = new Set([...read('docs/handbook.md').matchAll(/^## (\d+) /gm)].map(([, n]) => n))

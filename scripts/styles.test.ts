@@ -1,12 +1,9 @@
-import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { expect, test } from 'vitest'
+import { sources } from './sources'
 
 const root = new URL('..', import.meta.url).pathname
-const sheets = execFileSync('git', ['ls-files', 'app/*.css'], { cwd: root, encoding: 'utf8' })
-  .trim()
-  .split('\n')
-  .filter((path) => !path.startsWith('app/parts/'))
+const sheets = sources(root, 'app').filter((path) => path.endsWith('.css') && !path.startsWith('app/parts/'))
 const lines = sheets.flatMap((path) =>
   readFileSync(`${root}${path}`, 'utf8')
     .split('\n')
