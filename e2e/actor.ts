@@ -36,9 +36,13 @@ abstract class Hand implements Actor {
       .getByLabel(label, { exact: typeof label === 'string' })
       .filter({ visible: true })
       .first()
-    if (typeof option === 'string') return void (await field.selectOption({ label: option }))
-    const value = await field.locator('option', { hasText: option }).first().getAttribute('value')
-    await field.selectOption(value ?? '')
+    const value =
+      typeof option === 'string'
+        ? { label: option }
+        : ((await field.locator('option', { hasText: option }).first().getAttribute('value')) ?? '')
+    const [chosen = ''] = await field.selectOption(value)
+    // What it changes is there once it was written; a choice that only adds something goes back to its first line.
+    await expect(field).toHaveValue(chosen)
   }
   async open(summary: string | RegExp) {
     const part = this.page

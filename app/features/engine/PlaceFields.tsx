@@ -30,13 +30,7 @@ export function PlaceFields({
   const how = position?.how === 'distances' ? 'distances' : 'polar'
   const crankId = others[0]?.id ?? 'crank'
   const choose = (next: string) =>
-    apply(
-      set(() =>
-        next === 'polar'
-          ? { how: 'polar', fromShaftId: crankId }
-          : { how: 'distances', from: others.slice(0, 2).map((shaft) => ({ shaftId: shaft.id })), side: 'left' },
-      ),
-    )
+    apply(set((now) => (next === 'polar' ? byDirection(now, crankId) : byDistances(now, others, crankId))))
   const label = name.toLowerCase()
   return (
     <>
@@ -119,6 +113,26 @@ function Polar({
   )
 }
 
+/* The way of placing changed; a distance that is known already goes along. */
+function byDirection(now: Position | undefined, crankId: string): PolarPlace {
+  if (now?.how === 'polar') return now
+  const first = now?.how === 'distances' ? now.from[0] : undefined
+  const place: PolarPlace = { how: 'polar', fromShaftId: first?.shaftId ?? crankId }
+  return withValue(place, 'distanceMm', first?.distanceMm)
+}
+function byDistances(now: Position | undefined, others: readonly Shaft[], crankId: string): DistancesPlace {
+  if (now?.how === 'distances') return now
+  const from = now?.how === 'polar' ? now : undefined
+  const shaftId = from?.fromShaftId ?? crankId
+  const first: DistancesPlace['from'][number] = { shaftId }
+  const second = others.find((shaft) => shaft.id !== shaftId)
+  return {
+    how: 'distances',
+    from: [withValue(first, 'distanceMm', from?.distanceMm), ...(second ? [{ shaftId: second.id }] : [])],
+    side: 'left',
+  }
+}
+
 function Distances({
   id,
   label,
@@ -132,26 +146,27 @@ function Distances({
   others: readonly Shaft[]
   set: SetPlace
 }) {
-  const { sheet, apply } = useSheetEditor()
-  const placed = fitDistances(sheet, position)
-  const nameOf = (shaftId: string) => partsOf(sheet).shaft(shaftId)?.name.toLowerCase() ?? ''
-  const distances = (place: Position | undefined): DistancesPlace => (place?.how === 'distances' ? place : position)
+  const { apply } = useSheetEditor()
+  const nameOf = useShaftName()
+  const change = (from: (now: DistancesPlace) => Partial<DistancesPlace>) =>
+    set((place) => {
+      const now = place?.how === 'distances' ? place : position
+      return { ...now, ...from(now) }
+    })
   const spare = others.find((shaft) => !position.from.some(({ shaftId }) => shaftId === shaft.id))
-  const point = pointOf(sheet, position)
   return (
     <>
       {position.from.map(({ shaftId, distanceMm }, i) => (
         <MmField
           limits={sheetLimits('shafts', 'position', 'distanceMm')}
           key={`${i} ${shaftId}`}
-          id={`${id}-from-${i}`}
+          id={i === 0 ? `${id}-distance` : `${id}-from-${i}`}
           label={`Centre of the ${nameOf(shaftId)} to centre of the ${label}`}
           value={distanceMm}
           change={(value) =>
-            set((place) => {
-              const now = distances(place)
-              return { ...now, from: now.from.map((one, k) => (k === i ? withValue(one, 'distanceMm', value) : one)) }
-            })
+            change(({ from }) => ({
+              from: from.map((one, k) => (k === i ? withValue(one, 'distanceMm', value) : one)),
+            }))
           }
         />
       ))}
@@ -160,60 +175,81 @@ function Distances({
         description="Two distances leave a mirror image; seen from the timing side."
         value={position.side}
         onChange={(event) => {
-          const side = event.currentTarget.value as 'left'
-          apply(set((place) => ({ ...distances(place), side })))
+          const side = event.currentTarget.value as DistancesPlace['side']
+          apply(change(() => ({ side })))
         }}
         data={[
           { value: 'left', label: 'left of it' },
           { value: 'right', label: 'right of it' },
         ]}
       />
-      <NativeSelect
-        label={`First and second, for the ${label}`}
-        value={`${position.from[0]?.shaftId} ${position.from[1]?.shaftId}`}
-        onChange={(event) => {
-          const [a = '', b = ''] = event.currentTarget.value.split(' ')
-          const ends = [a, b]
-          apply(
-            set((place) => {
-              const now = distances(place)
-              return { ...now, from: now.from.map((one, k) => ({ ...one, shaftId: ends[k] ?? one.shaftId })) }
-            }),
-          )
-        }}
-        data={others.flatMap((a) =>
-          others.filter((b) => b.id !== a.id).map((b) => ({ value: `${a.id} ${b.id}`, label: `${a.name}, ${b.name}` })),
-        )}
-      />
-      {placed && !placed.ok && placed.error.code === 'doNotMeet' && (
-        <p className="field-error wide-field" role="alert">
-          Those two distances do not meet: they are {fixed(placed.error.gapMm, 1)} mm apart. Measure again.
-        </p>
-      )}
-      {placed?.ok && point && (
-        <p className="result wide-field">
-          It stands at {fixed(point.x, 1)} mm right and {fixed(point.y, 1)} mm up of the crank
-          {position.from.filter(({ distanceMm }) => distanceMm).length > 2
-            ? `; the distances fit to ${fixed(placed.value.misfitMm, 2)} mm.`
-            : `; the mirror image is at ${fixed(placed.value.mirror.x, 1)} and ${fixed(placed.value.mirror.y, 1)}.`}
-        </p>
-      )}
+      <MeasuredFrom label={label} from={position.from} others={others} change={change} />
+      <WhereItStands position={position} />
       {spare && position.from.length < 6 && (
         <button
           type="button"
           className="link"
-          onClick={() =>
-            apply(
-              set((place) => {
-                const now = distances(place)
-                return { ...now, from: [...now.from, { shaftId: spare.id }] }
-              }),
-            )
-          }
+          onClick={() => apply(change(({ from }) => ({ from: [...from, { shaftId: spare.id }] })))}
         >
           One more distance for the {label}, to check by
         </button>
       )}
     </>
+  )
+}
+
+function useShaftName() {
+  const { sheet } = useSheetEditor()
+  return (shaftId: string) => partsOf(sheet).shaft(shaftId)?.name.toLowerCase() ?? ''
+}
+
+function MeasuredFrom({
+  label,
+  from,
+  others,
+  change,
+}: {
+  label: string
+  from: DistancesPlace['from']
+  others: readonly Shaft[]
+  change: (to: (now: DistancesPlace) => Partial<DistancesPlace>) => SheetChange
+}) {
+  const { apply } = useSheetEditor()
+  const pairs = others.flatMap((a) => others.filter((b) => b.id !== a.id).map((b) => [a, b] as const))
+  const isNow = ([a, b]: readonly [Shaft, Shaft]) => a.id === from[0]?.shaftId && b.id === from[1]?.shaftId
+  return (
+    <NativeSelect
+      label={`First and second, for the ${label}`}
+      value={String(pairs.findIndex(isNow))}
+      onChange={(event) => {
+        const ends = pairs[Number(event.currentTarget.value)]
+        apply(
+          change((now) => ({ from: now.from.map((one, k) => ({ ...one, shaftId: ends?.[k]?.id ?? one.shaftId })) })),
+        )
+      }}
+      data={pairs.map(([a, b], i) => ({ value: String(i), label: `${a.name}, ${b.name}` }))}
+    />
+  )
+}
+
+/** Where the distances put it, what they leave open, and what they do not agree on. */
+function WhereItStands({ position }: { position: DistancesPlace }) {
+  const { sheet } = useSheetEditor()
+  const placed = fitDistances(sheet, position)
+  const point = pointOf(sheet, position)
+  if (placed && !placed.ok && placed.error.code === 'doNotMeet')
+    return (
+      <p className="field-error wide-field" role="alert">
+        Those two distances do not meet: they are {fixed(placed.error.gapMm, 1)} mm apart. Measure again.
+      </p>
+    )
+  if (!placed?.ok || !point) return null
+  return (
+    <p className="result wide-field">
+      It stands at {fixed(point.x, 1)} mm right and {fixed(point.y, 1)} mm up of the crank
+      {position.from.filter(({ distanceMm }) => distanceMm).length > 2
+        ? `; the distances fit to ${fixed(placed.value.misfitMm, 2)} mm.`
+        : `; the mirror image is at ${fixed(placed.value.mirror.x, 1)} and ${fixed(placed.value.mirror.y, 1)}.`}
+    </p>
   )
 }

@@ -2,15 +2,14 @@ import type { Entry } from '../../model'
 import type { Happening } from './history'
 import type { Is, Link, LinkQuestions, World } from './world'
 
-/** Loops and couplings: which there are, how each is, and what was done to it that has to be proved. */
-export function linkQuestions(w: World): LinkQuestions {
-  const { all, ask, knew } = w
-  const linksAt = (n: number): Link[] =>
-    ask('links', n, () => {
+const linksAt =
+  (w: World) =>
+  (n: number): Link[] =>
+    w.ask('links', n, () => {
       const seen = new Map<string, Link>()
       const add = (link: Link) => seen.set(`${link.kind} ${link.id}`, link)
       for (let i = 0; i < n; i++) {
-        const one = all[i] as Happening
+        const one = w.all[i] as Happening
         if (one.kind === 'begins') {
           for (const { id } of one.sheet.loops) add({ kind: 'loop', id })
           for (const { id } of one.sheet.couplings) add({ kind: 'coupling', id })
@@ -19,7 +18,7 @@ export function linkQuestions(w: World): LinkQuestions {
         if (one.kind === 'coupling') add({ kind: 'coupling', id: one.couplingId })
         if (one.kind === 'adjusted')
           for (const { id } of w.history.sheets.find((sheet) => sheet.id === one.sheetId)?.loops ?? [])
-            if (setsOtherwise(one, id)) add({ kind: 'loop', id })
+            if (setsOtherwise(w)(one, id)) add({ kind: 'loop', id })
         if (one.kind !== 'settled') continue
         const { part } = one
         if (part.about !== 'loop' && part.about !== 'coupling') continue
@@ -36,12 +35,15 @@ export function linkQuestions(w: World): LinkQuestions {
       }
       return [...seen.values()]
     })
-  /** The entry, if it does something to the link: undoes it, puts it back, lays it otherwise, or touches the camshaft at its end. */
-  const acts = (link: Link, i: number): 'off' | 'on' | 'moved' | 'end' | undefined => {
-    const one = all[i] as Happening
+
+/** The entry, if it does something to the link: undoes it, puts it back, lays it otherwise, or touches the camshaft at its end. */
+const acts =
+  (w: World) =>
+  (link: Link, i: number): 'off' | 'on' | 'moved' | 'end' | undefined => {
+    const one = w.all[i] as Happening
     if (one.kind === 'loop' && link.kind === 'loop' && one.loopId === link.id) return one.change
     if (one.kind === 'moved' && link.kind === 'loop' && one.loopId === link.id) return 'moved'
-    if (one.kind === 'adjusted') return link.kind === 'loop' && setsOtherwise(one, link.id) ? 'end' : undefined
+    if (one.kind === 'adjusted') return link.kind === 'loop' && setsOtherwise(w)(one, link.id) ? 'end' : undefined
     if (one.kind === 'coupling' && link.kind === 'coupling' && one.couplingId === link.id)
       return one.change === 'apart' ? 'off' : 'on'
     const onlyLooked = one.kind === 'camSet' || (one.kind === 'camshaft' && one.is === 'seenShut')
@@ -57,16 +59,22 @@ export function linkQuestions(w: World): LinkQuestions {
     const comesLoose = is === 'unknown' || (!onlyLooked && (is === 'out' || was === 'out'))
     return last?.id === link.id && comesLoose ? 'end' : undefined
   }
-  /** A hub or key moved on a sprocket of the loop; where nobody knows on which, of any. */
-  const setsOtherwise = ({ sheetId, adjusterId }: Extract<Entry, { kind: 'adjusted' }>, loopId: string) => {
+
+/** A hub or key moved on a sprocket of the loop; where nobody knows on which, of any. */
+const setsOtherwise =
+  (w: World) =>
+  ({ sheetId, adjusterId }: Extract<Entry, { kind: 'adjusted' }>, loopId: string) => {
     const on = w.history.sheets.find(({ id }) => id === sheetId)
     const memberId = on?.adjusters.find(({ id }) => id === adjusterId)?.memberId
     const round = on?.loops.filter(({ path }) => path.some((part) => part.memberId === memberId)) ?? []
     return (round.length > 0 ? round : (on?.loops ?? [])).some(({ id }) => id === loopId)
   }
-  /** What a settled entry makes of the link; `became` of the part that it now is. */
-  const settles = (link: Link, i: number): string | undefined => {
-    const one = all[i] as Happening
+
+/** What a settled entry makes of the link; `became` of the part that it now is. */
+const settles =
+  (w: World) =>
+  (link: Link, i: number): string | undefined => {
+    const one = w.all[i] as Happening
     if (one.kind !== 'settled' || one.part.about !== link.kind) return undefined
     const old: Link = { kind: link.kind, id: one.part.id }
     if (w.linkDisputed(old, i + 1)) return undefined
@@ -79,48 +87,69 @@ export function linkQuestions(w: World): LinkQuestions {
         : undefined
     if (one.part.id !== link.id || one.part.is === 'gone') return undefined
     if (one.part.is === 'asItRan')
-      return changesOf(link, i).length === 0 && linkIs(link, i) !== 'off' ? 'asItRan' : undefined
+      return w.changesOf(link, i).length === 0 && w.linkIs(link, i) !== 'off' ? 'asItRan' : undefined
     return one.part.is === 'off' || one.part.is === 'apart' ? 'off' : 'on'
   }
-  const heirOf = (link: Link, i: number): Link => ({
+
+const heirOf =
+  (w: World) =>
+  (link: Link, i: number): Link => ({
     kind: link.kind,
-    id: (all[i] as Entry & { part: { id: string } }).part.id,
+    id: (w.all[i] as Entry & { part: { id: string } }).part.id,
   })
-  const linkIs = (link: Link, n: number): Is =>
-    ask(`is ${link.kind} ${link.id}`, n, () => {
+
+const linkIs =
+  (w: World) =>
+  (link: Link, n: number): Is =>
+    w.ask(`is ${link.kind} ${link.id}`, n, () => {
       if (n === 0) return 'on'
-      const was = linkIs(link, n - 1)
-      const one = all[n - 1] as Happening
+      const was = w.linkIs(link, n - 1)
+      const one = w.all[n - 1] as Happening
       if (one.kind === 'begins')
         return one.job.arrival === 'chainOff' && link.kind === 'loop' && w.isOnSheet(link, one.sheet) && was === 'on'
           ? 'off'
           : was
-      const settled = settles(link, n - 1)
-      if (settled === 'became') return linkIs(heirOf(link, n - 1), n - 1)
+      const settled = w.settles(link, n - 1)
+      if (settled === 'became') return w.linkIs(w.heirOf(link, n - 1), n - 1)
       if (settled) return settled === 'off' ? 'off' : 'on'
-      const act = acts(link, n - 1)
+      const act = w.acts(link, n - 1)
       if (act === undefined || act === 'end') return was
       if (w.linkDisputed(link, n)) return 'unknown'
       return act === 'moved' ? was : act
     })
-  const changesOf = (link: Link, n: number): Entry[] =>
-    ask(`changes ${link.kind} ${link.id}`, n, () => {
+
+const changesOf =
+  (w: World) =>
+  (link: Link, n: number): Entry[] =>
+    w.ask(`changes ${link.kind} ${link.id}`, n, () => {
       if (n === 0) return []
-      const one = all[n - 1] as Happening
-      const were = changesOf(link, n - 1)
+      const one = w.all[n - 1] as Happening
+      const were = w.changesOf(link, n - 1)
       if (one.kind === 'begins') return !w.isFirst(n - 1) && w.linkProved(link, n - 1) ? [] : were
-      const settled = settles(link, n - 1)
-      if (settled === 'became') return [...changesOf(heirOf(link, n - 1), n - 1), one]
+      const settled = w.settles(link, n - 1)
+      if (settled === 'became') return [...w.changesOf(w.heirOf(link, n - 1), n - 1), one]
       if (settled) return settled === 'asItRan' ? [] : [one]
       if (one.kind === 'ranUntilNow' && w.ranHolds(n - 1)) return []
-      return acts(link, n - 1) ? [...were.filter((other) => !knew(one, other)), one] : were
+      return w.acts(link, n - 1) ? [...were.filter((other) => !w.knew(one, other)), one] : were
     })
-  const lastChangedIn = (link: Link, n: number): string | undefined => {
+
+const lastChangedIn =
+  (w: World) =>
+  (link: Link, n: number): string | undefined => {
     for (let i = n - 1; i >= 0; i--) {
-      const one = all[i] as Happening
-      if (one.kind !== 'begins' && (acts(link, i) || settles(link, i))) return one.jobId
+      const one = w.all[i] as Happening
+      if (one.kind !== 'begins' && (w.acts(link, i) || w.settles(link, i))) return one.jobId
     }
     return undefined
   }
-  return { linksAt, acts, settles, heirOf, linkIs, changesOf, lastChangedIn }
-}
+
+/** Loops and couplings: which there are, how each is, and what was done to it that has to be proved. */
+export const linkQuestions = (w: World): LinkQuestions => ({
+  linksAt: linksAt(w),
+  acts: acts(w),
+  settles: settles(w),
+  heirOf: heirOf(w),
+  linkIs: linkIs(w),
+  changesOf: changesOf(w),
+  lastChangedIn: lastChangedIn(w),
+})

@@ -2,10 +2,9 @@ import type { BuildSheet } from '../../model'
 import type { Happening } from './history'
 import type { Late, Link, ProofQuestions, World } from './world'
 
-/** What was read proves, and what it says is out. */
-export function proofQuestions(w: World): ProofQuestions {
-  const { all, ask } = w
-  const outOf = (
+const outOf =
+  (w: World) =>
+  (
     shaft: string,
     n: number,
     on = w.sheetAt(n),
@@ -19,7 +18,7 @@ export function proofQuestions(w: World): ProofQuestions {
     })
     const counted = w.wayTo(shaft, on).flatMap((link) => {
       const late = link.kind === 'loop' ? w.teethLate(link.id, n) : undefined
-      if (!late || countRight(late, shaft, on, safe)) return []
+      if (!late || countRight(w)(late, shaft, on, safe)) return []
       return [
         {
           total: late.total as number | undefined,
@@ -30,38 +29,48 @@ export function proofQuestions(w: World): ProofQuestions {
     })
     return [...read, ...counted].sort((a, b) => b.size - a.size)[0]
   }
-  const countRight = (late: Late, shaft: string, on: BuildSheet, safe: number) =>
-    late.teeth === 0 || Math.abs(late.exact) * w.toothOf(shaft, on) + w.toothOf(shaft, on) / 2 <= safe
-  const suspect = (link: Link, n: number): boolean =>
-    ask(`suspect ${link.kind} ${link.id}`, n, () => {
+
+const countRight = (w: World) => (late: Late, shaft: string, on: BuildSheet, safe: number) =>
+  late.teeth === 0 || Math.abs(late.exact) * w.toothOf(shaft, on) + w.toothOf(shaft, on) / 2 <= safe
+
+const suspect =
+  (w: World) =>
+  (link: Link, n: number): boolean =>
+    w.ask(`suspect ${link.kind} ${link.id}`, n, () => {
       if (n === 0) return false
-      const one = all[n - 1] as Happening
-      if (one.kind === 'begins') return suspect(link, n - 1)
+      const one = w.all[n - 1] as Happening
+      if (one.kind === 'begins') return w.suspect(link, n - 1)
       const settled = w.settles(link, n - 1)
       if (settled === 'asItRan') return false
-      if (settled === 'became') return suspect(w.heirOf(link, n - 1), n - 1)
+      if (settled === 'became') return w.suspect(w.heirOf(link, n - 1), n - 1)
       if (one.kind === 'ranUntilNow' && w.ranHolds(n - 1)) return false
       const on = w.sheetAt(n)
       const touched = w.linksAt(n).filter((other) => other.id !== link.id && w.acts(other, n - 1) !== undefined)
       const accused = touched.some((other) =>
         w
           .behind(other, on)
-          .some((shaft) => outOf(shaft, n - 1, on) && w.wayTo(shaft, on).some(({ id }) => id === link.id)),
+          .some((shaft) => w.outOf(shaft, n - 1, on) && w.wayTo(shaft, on).some(({ id }) => id === link.id)),
       )
-      return accused || suspect(link, n - 1)
+      return accused || w.suspect(link, n - 1)
     })
-  const linkRight = (link: Link, shaft: string, n: number, on: BuildSheet): boolean => {
+
+const linkRight =
+  (w: World) =>
+  (link: Link, shaft: string, n: number, on: BuildSheet): boolean => {
     if (w.linkIs(link, n) !== 'on') return false
     const late = link.kind === 'loop' ? w.teethLate(link.id, n) : undefined
-    if (late) return countRight(late, shaft, on, w.safeOut(shaft, on))
-    return w.changesOf(link, n).length === 0 && !suspect(link, n)
+    if (late) return countRight(w)(late, shaft, on, w.safeOut(shaft, on))
+    return w.changesOf(link, n).length === 0 && !w.suspect(link, n)
   }
-  const provedAt = (n: number, on = w.sheetAt(n)): Set<string> =>
-    ask(`proved on ${on.id}`, n, () => {
+
+const provedAt =
+  (w: World) =>
+  (n: number, on = w.sheetAt(n)): Set<string> =>
+    w.ask(`proved on ${on.id}`, n, () => {
       const shafts = w.shaftsOn(on)
       const good = shafts.filter(
         (shaft) =>
-          !outOf(shaft, n, on) &&
+          !w.outOf(shaft, n, on) &&
           w
             .lastOfEach(shaft, n)
             .some(
@@ -77,9 +86,9 @@ export function proofQuestions(w: World): ProofQuestions {
             link?.kind === 'coupling' ? (on.couplings.find(({ id }) => id === link.id)?.fromId ?? '') : 'crank'
           if (
             !link ||
-            outOf(shaft, n, on) ||
-            (from !== 'crank' && outOf(from, n, on)) ||
-            !linkRight(link, shaft, n, on)
+            w.outOf(shaft, n, on) ||
+            (from !== 'crank' && w.outOf(from, n, on)) ||
+            !linkRight(w)(link, shaft, n, on)
           )
             continue
           for (const [a, b] of [
@@ -94,10 +103,19 @@ export function proofQuestions(w: World): ProofQuestions {
       }
       return proved
     })
-  const linkProved = (link: Link, n: number): boolean => {
+
+const linkProved =
+  (w: World) =>
+  (link: Link, n: number): boolean => {
     if (w.linkIs(link, n) !== 'on') return false
     const on = w.sheetAt(n)
-    return w.behind(link, on).every((shaft) => provedAt(n, on).has(shaft))
+    return w.behind(link, on).every((shaft) => w.provedAt(n, on).has(shaft))
   }
-  return { outOf, suspect, provedAt, linkProved }
-}
+
+/** What was read proves, and what it says is out. */
+export const proofQuestions = (w: World): ProofQuestions => ({
+  outOf: outOf(w),
+  suspect: suspect(w),
+  provedAt: provedAt(w),
+  linkProved: linkProved(w),
+})

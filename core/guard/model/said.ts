@@ -1,10 +1,9 @@
 import type { Happening } from './history'
 import type { Link, SaidQuestions, World } from './world'
 
-/** What people who did not know of each other said of one thing. */
-export function saidQuestions(w: World): SaidQuestions {
-  const { all, ask, knew } = w
-  const disputed = (
+const disputed =
+  (w: World) =>
+  (
     name: string,
     n: number,
     {
@@ -17,16 +16,16 @@ export function saidQuestions(w: World): SaidQuestions {
       settles: (one: Happening) => boolean
     },
   ): boolean =>
-    ask(`disputed ${name}`, n, () => {
+    w.ask(`disputed ${name}`, n, () => {
       let open = false
       for (let j = 0; j < n; j++) {
-        const one = all[j] as Happening
+        const one = w.all[j] as Happening
         const unknown = (value?: string) =>
-          all.slice(0, j).some((other, i) => {
+          w.all.slice(0, j).some((other, i) => {
             const said = says(other)
-            const overtaken = all.slice(i + 1, j).some((later) => says(later) !== undefined && knew(later, other))
+            const overtaken = w.all.slice(i + 1, j).some((later) => says(later) !== undefined && w.knew(later, other))
             return (
-              said !== undefined && !knew(one, other) && !overtaken && (value === undefined || disagree(said, value))
+              said !== undefined && !w.knew(one, other) && !overtaken && (value === undefined || disagree(said, value))
             )
           })
         const value = says(one)
@@ -35,11 +34,16 @@ export function saidQuestions(w: World): SaidQuestions {
       }
       return open
     })
-  const differ = (a: string, b: string) => a !== b
-  const settledOf = (about: string, id: string) => (one: Happening) =>
-    one.kind === 'settled' && one.part.about === about && one.part.id === id
-  const linkDisputed = ({ kind, id }: Link, n: number) =>
-    disputed(`${kind} ${id}`, n, {
+
+const differ = (a: string, b: string) => a !== b
+
+const settledOf = (about: string, id: string) => (one: Happening) =>
+  one.kind === 'settled' && one.part.about === about && one.part.id === id
+
+const linkDisputed =
+  (w: World) =>
+  ({ kind, id }: Link, n: number) =>
+    disputed(w)(`${kind} ${id}`, n, {
       says: (one) =>
         one.kind === 'loop' && kind === 'loop' && one.loopId === id
           ? one.change
@@ -49,46 +53,60 @@ export function saidQuestions(w: World): SaidQuestions {
               ? one.change
               : undefined,
       disagree: differ,
-      settles: settledOf(kind, id),
+      settles: w.settledOf(kind, id),
     })
-  const itemDisputed = (id: string, n: number) =>
-    disputed(`item ${id}`, n, {
-      says: (one) => (one.kind === 'item' && one.itemId === id ? one.change : undefined),
-      disagree: differ,
-      settles: settledOf('item', id),
-    })
-  const tensionerDisputed = (id: string, n: number) =>
-    disputed(`tensioner ${id}`, n, {
-      says: (one) => (one.kind === 'tensioner' && one.memberId === id ? one.state : undefined),
-      disagree: differ,
-      settles: settledOf('tensioner', id),
-    })
-  const camshaftDisputed = (id: string, n: number) =>
-    disputed(`camshaft ${id}`, n, {
-      says: (one) =>
-        one.kind === 'camshaft' && one.shaftId === id
-          ? one.is === 'seenShut'
-            ? 'held'
-            : one.is
-          : one.kind === 'camSet' && one.shaftId === id && w.isLoose(id, w.all.indexOf(one))
-            ? 'moved'
-            : undefined,
-      disagree: differ,
-      settles: settledOf('camshaft', id),
-    })
-  const crankSays = (one: Happening) =>
-    one.kind === 'turned'
-      ? 'turned'
-      : one.kind === 'witness'
-        ? 'witness'
-        : one.kind === 'stands'
-          ? `${one.place} ${one.cylinderId}`
-          : undefined
-  const crankDisputed = (n: number) =>
-    disputed('crank', n, {
-      says: crankSays,
-      disagree: (a, b) => a === 'turned' || b === 'turned' || (a !== b && a !== 'witness' && b !== 'witness'),
-      settles: (one) => one.kind === 'stands',
-    })
-  return { settledOf, linkDisputed, itemDisputed, tensionerDisputed, camshaftDisputed, crankSays, crankDisputed }
-}
+
+const itemDisputed = (w: World) => (id: string, n: number) =>
+  disputed(w)(`item ${id}`, n, {
+    says: (one) => (one.kind === 'item' && one.itemId === id ? one.change : undefined),
+    disagree: differ,
+    settles: w.settledOf('item', id),
+  })
+
+const tensionerDisputed = (w: World) => (id: string, n: number) =>
+  disputed(w)(`tensioner ${id}`, n, {
+    says: (one) => (one.kind === 'tensioner' && one.memberId === id ? one.state : undefined),
+    disagree: differ,
+    settles: w.settledOf('tensioner', id),
+  })
+
+const camshaftDisputed = (w: World) => (id: string, n: number) =>
+  disputed(w)(`camshaft ${id}`, n, {
+    says: (one) =>
+      one.kind === 'camshaft' && one.shaftId === id
+        ? one.is === 'seenShut'
+          ? 'held'
+          : one.is
+        : one.kind === 'camSet' && one.shaftId === id && w.isLoose(id, w.all.indexOf(one))
+          ? 'moved'
+          : undefined,
+    disagree: differ,
+    settles: w.settledOf('camshaft', id),
+  })
+
+const crankSays = (one: Happening) =>
+  one.kind === 'turned'
+    ? 'turned'
+    : one.kind === 'witness'
+      ? 'witness'
+      : one.kind === 'stands'
+        ? `${one.place} ${one.cylinderId}`
+        : undefined
+
+const crankDisputed = (w: World) => (n: number) =>
+  disputed(w)('crank', n, {
+    says: w.crankSays,
+    disagree: (a, b) => a === 'turned' || b === 'turned' || (a !== b && a !== 'witness' && b !== 'witness'),
+    settles: (one) => one.kind === 'stands',
+  })
+
+/** What people who did not know of each other said of one thing. */
+export const saidQuestions = (w: World): SaidQuestions => ({
+  settledOf,
+  linkDisputed: linkDisputed(w),
+  itemDisputed: itemDisputed(w),
+  tensionerDisputed: tensionerDisputed(w),
+  camshaftDisputed: camshaftDisputed(w),
+  crankSays,
+  crankDisputed: crankDisputed(w),
+})

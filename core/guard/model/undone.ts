@@ -3,33 +3,35 @@ import type { Entry } from '../../model'
 import type { Happening } from './history'
 import { wrap, type Link, type Undone, type UndoneQuestions, type World } from './world'
 
-/** Where links came undone, and what ends that. */
-export function undoneQuestions(w: World): UndoneQuestions {
-  const { all, ask, knew, trim } = w
-  const undoneNow = (i: number): Undone => {
-    const one = all[i] as Entry
+const undoneNow =
+  (w: World) =>
+  (i: number): Undone => {
+    const one = w.all[i] as Entry
     const unknown: Undone = { at: 'unknown', total: undefined }
-    const blind = all.slice(0, i).some((other, k) => {
-      const overtaken = all.slice(k + 1, i).some((later) => w.crankSays(later) !== undefined && knew(later, other))
-      return w.crankSays(other) !== undefined && !overtaken && !knew(one, other)
+    const blind = w.all.slice(0, i).some((other, k) => {
+      const overtaken = w.all.slice(k + 1, i).some((later) => w.crankSays(later) !== undefined && w.knew(later, other))
+      return w.crankSays(other) !== undefined && !overtaken && !w.knew(one, other)
     })
     if (blind || w.crankDisputed(i)) return unknown
     const { rotation, poseSeen, against } = w.crankAt(i)
     const here = rotation.totalDeg
-    if (poseSeen !== undefined && Math.abs(here - poseSeen) <= trim) return { at: 'pose', total: here }
+    if (poseSeen !== undefined && Math.abs(here - poseSeen) <= w.trim) return { at: 'pose', total: here }
     const on = w.sheetAt(i + 1)
     const { deg } = crankPlace(rotation, on, undefined).place
     if (deg === undefined || against || !rotation.reference) return unknown
     return {
-      at: Math.abs(wrap(deg - on.referencePose.crankDeg.value, on.cycleDeg)) <= trim ? 'pose' : 'elsewhere',
+      at: Math.abs(wrap(deg - on.referencePose.crankDeg.value, on.cycleDeg)) <= w.trim ? 'pose' : 'elsewhere',
       total: here,
     }
   }
-  const undoneAt = (link: Link, n: number, { afterDoubtOf }: { afterDoubtOf?: number } = {}): Undone => {
-    const found = ask(`undone ${link.kind} ${link.id}`, n, (): Undone => {
+
+const undoneAt =
+  (w: World) =>
+  (link: Link, n: number, { afterDoubtOf }: { afterDoubtOf?: number } = {}): Undone => {
+    const found = w.ask(`undone ${link.kind} ${link.id}`, n, (): Undone => {
       if (n === 0) return undefined
-      const one = all[n - 1] as Happening
-      const was = undoneAt(link, n - 1)
+      const one = w.all[n - 1] as Happening
+      const was = w.undoneAt(link, n - 1)
       const unknown: Undone = { at: 'unknown', total: undefined }
       const ended: Undone = { at: 'ended', total: undefined }
       if (one.kind === 'begins') {
@@ -44,16 +46,16 @@ export function undoneQuestions(w: World): UndoneQuestions {
         return w.linkProved(link, n - 1) ? undefined : was.at === 'pose' ? ended : was
       }
       const settled = w.settles(link, n - 1)
-      if (settled === 'became') return undoneAt(w.heirOf(link, n - 1), n - 1)
+      if (settled === 'became') return w.undoneAt(w.heirOf(link, n - 1), n - 1)
       if (settled === 'asItRan') return undefined
       if (settled) return settled === 'off' || was ? ended : undefined
       if (one.kind === 'ranUntilNow' && w.ranHolds(n - 1)) return undefined
       let now = was
-      if (w.acts(link, n - 1) && (!was || w.linkProved(link, n - 1))) now = undoneNow(n - 1)
+      if (w.acts(link, n - 1) && (!was || w.linkProved(link, n - 1))) now = undoneNow(w)(n - 1)
       if (
         now &&
         w.crankSays(one) !== undefined &&
-        (w.crankDisputed(n) || (one.kind === 'turned' && w.changesOf(link, n).some((change) => !knew(one, change))))
+        (w.crankDisputed(n) || (one.kind === 'turned' && w.changesOf(link, n).some((change) => !w.knew(one, change))))
       )
         now = unknown
       if (
@@ -66,7 +68,7 @@ export function undoneQuestions(w: World): UndoneQuestions {
       if (
         now &&
         now.at !== 'elsewhere' &&
-        endsTrim(n - 1).some((shaft) => w.behind(link, w.sheetAt(n)).includes(shaft))
+        endsTrim(w)(n - 1).some((shaft) => w.behind(link, w.sheetAt(n)).includes(shaft))
       )
         now = ended
       return now
@@ -75,9 +77,12 @@ export function undoneQuestions(w: World): UndoneQuestions {
       ? { at: 'unknown', total: undefined }
       : found
   }
-  /** Camshafts that this entry moved, put in, or left without what relieved them. */
-  const endsTrim = (i: number): string[] => {
-    const one = all[i] as Happening
+
+/** Camshafts that this entry moved, put in, or left without what relieved them. */
+const endsTrim =
+  (w: World) =>
+  (i: number): string[] => {
+    const one = w.all[i] as Happening
     const on = w.sheetAt(i + 1)
     if (one.kind === 'camSet') return w.isLoose(one.shaftId, i) ? [one.shaftId] : []
     return w
@@ -92,5 +97,8 @@ export function undoneQuestions(w: World): UndoneQuestions {
             w.camshaftAt(shaft, i).is === 'out'),
       )
   }
-  return { undoneAt }
-}
+
+/** Where links came undone, and what ends that. */
+export const undoneQuestions = (w: World): UndoneQuestions => ({
+  undoneAt: undoneAt(w),
+})
