@@ -28,95 +28,114 @@ interface Device {
 
 type Pick = <T>(list: readonly T[]) => T
 
+/** Chance, drawn from the seed alone, and what has been numbered so far. */
+interface Draws {
+  readonly random: () => number
+  readonly pick: Pick
+  serial: number
+}
+
 /** A walk of so many steps on so many devices. */
 export function randomWalk(seed: number, { devices = 1, steps = 24 }: { devices?: number; steps?: number } = {}): Walk {
   const random = makeRandom(seed)
   const pick: Pick = (list) => list[Math.floor(random() * list.length)] as never
-  const first = random() < 0.5 ? benchSheet() : twoBankSheet()
-  const interference = pick(['yes', 'yes', 'yes', 'unknown', 'no'] as const)
-  const sheet: BuildSheet = {
-    ...first,
-    interference: { value: interference, typed: interference, trust: 'manual' },
-    ...(random() < 0.2 ? { safeOutDeg: known(pick([5, 12, 30])) } : {}),
-  }
+  const draws: Draws = { random, pick, serial: 0 }
+  const sheet = firstSheet(draws)
   const all: Device[] = Array.from({ length: devices }, (_, i) => ({
     name: `d-${i + 1}`,
     jobs: [],
     sheets: [sheet],
     entries: [],
   }))
-  let serial = 0
-  const newJob = (device: Device) => {
-    const number = device.jobs.reduce((most, job) => Math.max(most, job.number), 0) + 1
-    const arrival = random() < 0.15 ? ('chainOff' as const) : ('chainOn' as const)
-    const sheetId = (device.sheets.at(-1) as BuildSheet).id
-    const at = new Date(Date.parse(AT) + serial * 1000).toISOString()
-    device.jobs.push({
-      id: `job-${device.name}-${serial++}`,
-      engineId: 'engine',
-      number,
-      at,
-      sheetId,
-      arrival,
-      reason: '',
-    })
-  }
-  const say = (device: Device, ...drafts: EntryDraft[]) => {
-    const job = device.jobs.at(-1) as Job
-    const adopted = device.entries.findLast((one) => one.jobId === job.id && one.kind === 'sheet')
-    for (const draft of drafts)
-      device.entries.push({
-        conditions: [],
-        typed: [],
-        ...draft,
-        ...nextStamp(device.entries, device.name),
-        id: `e-${device.name}-${serial++}`,
-        jobId: job.id,
-        sheetId: adopted?.kind === 'sheet' ? adopted.toSheetId : job.sheetId,
-        device: device.name,
-        at: AT,
-        seenFrom: 'timing',
-      } as Entry)
-  }
-  const merge = () => {
-    const byId = <T extends { id: string }>(lists: T[][]) => [
-      ...new Map(lists.flat().map((one) => [one.id, one])).values(),
-    ]
-    const jobs = byId(all.map((one) => one.jobs)).sort((a, b) => a.number - b.number)
-    const sheets = byId(all.map((one) => one.sheets)).sort((a, b) => a.version - b.version)
-    const entries = byId(all.map((one) => one.entries)).sort((a, b) => a.counter - b.counter)
-    for (const device of all) Object.assign(device, { jobs: [...jobs], sheets: [...sheets], entries: [...entries] })
-  }
-  const begin = (device: Device) => {
-    newJob(device)
-    if (random() < 0.9) say(device, ...madeSafe)
-    if (random() < 0.8) say(device, ...zeroFound)
-    if (random() < 0.6) say(device, stands('tdc'), witness('thumb'), witness('lobes'))
-  }
-  begin(all[0] as Device)
-  merge()
-  for (let i = 0; i < steps; i++) {
-    const device = pick(all)
-    const sheetNow = sheetOf(device)
-    const chance = random()
-    if (device.jobs.length === 0 || chance < 0.05) begin(device)
-    else if (chance < 0.08 && device.sheets.length < 4) {
-      const version = device.sheets.length + 1
-      const next = random() < 0.6 ? redrawn(sheetNow, version) : { ...sheetNow, id: `sheet-${version}`, version }
-      if (!all.some(({ sheets }) => sheets.some(({ id }) => id === next.id))) {
-        device.sheets.push(next)
-        say(device, { kind: 'sheet', toSheetId: next.id })
-      }
-    } else if (chance < 0.13) {
-      const job = device.jobs.at(-1) as Job
-      const last = device.entries.filter((one) => one.jobId === job.id).slice(-4)
-      if (last.length > 0) say(device, { kind: 'strike', targetId: pick(last).id, reason: '' })
-    } else if (devices > 1 && chance < 0.2) merge()
-    else say(device, ...anyStep(sheetNow, device, pick, random))
-  }
-  merge()
+  begin(all[0] as Device, draws)
+  merge(all)
+  for (let i = 0; i < steps; i++) step(pick(all), all, draws)
+  merge(all)
   const { jobs, sheets, entries } = all[0] as Device
   return { jobs, sheets, entries, jobId: (jobs.at(-1) as Job).id }
+}
+
+function firstSheet({ random, pick }: Draws): BuildSheet {
+  const first = random() < 0.5 ? benchSheet() : twoBankSheet()
+  const interference = pick(['yes', 'yes', 'yes', 'unknown', 'no'] as const)
+  return {
+    ...first,
+    interference: { value: interference, typed: interference, trust: 'manual' },
+    ...(random() < 0.2 ? { safeOutDeg: known(pick([5, 12, 30])) } : {}),
+  }
+}
+
+function step(device: Device, all: Device[], draws: Draws) {
+  const { random, pick } = draws
+  const sheetNow = sheetOf(device)
+  const chance = random()
+  if (device.jobs.length === 0 || chance < 0.05) begin(device, draws)
+  else if (chance < 0.08 && device.sheets.length < 4) {
+    const version = device.sheets.length + 1
+    const next = random() < 0.6 ? redrawn(sheetNow, version) : { ...sheetNow, id: `sheet-${version}`, version }
+    if (!all.some(({ sheets }) => sheets.some(({ id }) => id === next.id))) {
+      device.sheets.push(next)
+      say(device, draws, { kind: 'sheet', toSheetId: next.id })
+    }
+  } else if (chance < 0.13) {
+    const job = device.jobs.at(-1) as Job
+    const last = device.entries.filter((one) => one.jobId === job.id).slice(-4)
+    if (last.length > 0) say(device, draws, { kind: 'strike', targetId: pick(last).id, reason: '' })
+  } else if (all.length > 1 && chance < 0.2) merge(all)
+  else say(device, draws, ...anyStep(sheetNow, device, pick, random))
+}
+
+function begin(device: Device, draws: Draws) {
+  const { random } = draws
+  newJob(device, draws)
+  if (random() < 0.9) say(device, draws, ...madeSafe)
+  if (random() < 0.8) say(device, draws, ...zeroFound)
+  if (random() < 0.6) say(device, draws, stands('tdc'), witness('thumb'), witness('lobes'))
+}
+
+function newJob(device: Device, draws: Draws) {
+  const number = device.jobs.reduce((most, job) => Math.max(most, job.number), 0) + 1
+  const arrival = draws.random() < 0.15 ? ('chainOff' as const) : ('chainOn' as const)
+  const sheetId = (device.sheets.at(-1) as BuildSheet).id
+  const at = new Date(Date.parse(AT) + draws.serial * 1000).toISOString()
+  device.jobs.push({
+    id: `job-${device.name}-${draws.serial++}`,
+    engineId: 'engine',
+    number,
+    at,
+    sheetId,
+    arrival,
+    reason: '',
+  })
+}
+
+function say(device: Device, draws: Draws, ...drafts: EntryDraft[]) {
+  const job = device.jobs.at(-1) as Job
+  const adopted = device.entries.findLast((one) => one.jobId === job.id && one.kind === 'sheet')
+  for (const draft of drafts)
+    device.entries.push({
+      conditions: [],
+      typed: [],
+      ...draft,
+      ...nextStamp(device.entries, device.name),
+      id: `e-${device.name}-${draws.serial++}`,
+      jobId: job.id,
+      sheetId: adopted?.kind === 'sheet' ? adopted.toSheetId : job.sheetId,
+      device: device.name,
+      at: AT,
+      seenFrom: 'timing',
+    } as Entry)
+}
+
+/** Every device gets what the others have. */
+function merge(all: Device[]) {
+  const byId = <T extends { id: string }>(lists: T[][]) => [
+    ...new Map(lists.flat().map((one) => [one.id, one])).values(),
+  ]
+  const jobs = byId(all.map((one) => one.jobs)).sort((a, b) => a.number - b.number)
+  const sheets = byId(all.map((one) => one.sheets)).sort((a, b) => a.version - b.version)
+  const entries = byId(all.map((one) => one.entries)).sort((a, b) => a.counter - b.counter)
+  for (const device of all) Object.assign(device, { jobs: [...jobs], sheets: [...sheets], entries: [...entries] })
 }
 
 function sheetOf(device: Device): BuildSheet {
