@@ -52,17 +52,7 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
   db.on('close', () => wasClosed('The browser closed its storage.'))
   const inTurn = makeTurns(`link-count-${kind}`)
   const [copy] = await Promise.all([kind === 'own' ? openSecondCopy(kind, tab) : noCopy('demo'), db.open()])
-  const found = await inTurn(async () => {
-    const was = await recover(db, copy, { noted: kind === 'own' ? notedRecords(kind) : 0, now: now(), newId })
-    const meta = was.rows.meta?.some(({ id }) => id === 'device') ? [] : [{ id: 'device', value: newDevice(newId) }]
-    const fresh = kind === 'demo' && was.rows.engines?.length === 0 ? await demoRows() : {}
-    const left = takeTypedLeft(kind, was.lastWritten)
-    if (meta.length === 0 && !fresh.engines && left.length === 0) return was
-    const drafts = left.flatMap(([id, text]) => (text === undefined ? [] : [{ id, text }]))
-    const gone = left.flatMap(([id, text]) => (text === undefined ? [id] : []))
-    await db.write({ put: { ...fresh, meta, drafts }, drop: { drafts: gone } }, was.revision)
-    return { ...was, rows: await db.heads(), revision: await db.revision(), records: await db.countRecords() }
-  })
+  const found = await inTurn(() => startingRows(db, copy, { kind, now: now(), newId }))
   // Not waited for: the lines that follow wait for it in the worker.
   void inTurn(() => renewCopy(db, copy, found))
   const tabs = openOtherTabs(`link-count-${kind}`)
@@ -119,6 +109,23 @@ export async function openWorkshop(kind: WorkshopKind, onClosed: (why: string) =
       wasClosed(BY_US)
     },
   }
+}
+
+/** What is stored, put right where it has to be: held against its copy, filled with the demo, given back what was typed last. */
+async function startingRows(
+  db: WorkshopDatabase,
+  copy: SecondCopy,
+  { kind, now, newId }: { readonly kind: WorkshopKind; readonly now: string; readonly newId: () => string },
+) {
+  const was = await recover(db, copy, { noted: kind === 'own' ? notedRecords(kind) : 0, now, newId })
+  const meta = was.rows.meta?.some(({ id }) => id === 'device') ? [] : [{ id: 'device', value: newDevice(newId) }]
+  const fresh = kind === 'demo' && was.rows.engines?.length === 0 ? await demoRows() : {}
+  const left = takeTypedLeft(kind, was.lastWritten)
+  if (meta.length === 0 && !fresh.engines && left.length === 0) return was
+  const drafts = left.flatMap(([id, text]) => (text === undefined ? [] : [{ id, text }]))
+  const gone = left.flatMap(([id, text]) => (text === undefined ? [id] : []))
+  await db.write({ put: { ...fresh, meta, drafts }, drop: { drafts: gone } }, was.revision)
+  return { ...was, rows: await db.heads(), revision: await db.revision(), records: await db.countRecords() }
 }
 
 async function demoRows(): Promise<Rows> {

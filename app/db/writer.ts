@@ -1,5 +1,5 @@
 import type { UnknownAction } from '@reduxjs/toolkit'
-import type { Batch, WriteElsewhere } from '../domain/env'
+import type { Batch, Rows, WriteElsewhere } from '../domain/env'
 import { WriteError } from '../domain/failure'
 import type { RootState } from '../domain/state'
 import { engineRead, loaded, written } from '../domain/written'
@@ -30,16 +30,7 @@ export interface Writer {
   readonly attach: (state: WriterState) => void
 }
 
-/** Writes batches one at a time over all tabs. A batch is acknowledged when the database has completed it and the second copy has it too. */
-export function makeWriter({
-  db,
-  inTurn,
-  tabs,
-  copy,
-  startRevision,
-  startRecords,
-  note,
-}: {
+interface WriterParts {
   readonly db: WorkshopDatabase
   readonly inTurn: InTurn
   readonly tabs: OtherTabs
@@ -48,7 +39,10 @@ export function makeWriter({
   readonly startRecords: number
   /** Notes how many records there are, outside of the database. */
   readonly note: (records: number) => void
-}): Writer {
+}
+
+/** Writes batches one at a time over all tabs. A batch is acknowledged when the database has completed it and the second copy has it too. */
+export function makeWriter({ db, inTurn, tabs, copy, startRevision, startRecords, note }: WriterParts): Writer {
   let revision = startRevision
   let records = startRecords
   let state: WriterState | undefined
@@ -59,11 +53,8 @@ export function makeWriter({
     if (stands < revision)
       throw new WriteError('closed', 'The browser’s storage holds less than this page: it was cleared or lost.')
     revision = stands
-    records = Number(rows.meta?.find(({ id }) => id === RECORDS)?.value ?? records)
-    const open = Object.keys(state?.getState().opened ?? {})
-    const opened = []
-    for (const id of open) opened.push(await db.engineRows(id))
-    state?.dispatch(loaded({ ...rows, opened }))
+    records = recordsNoted(rows.meta) ?? records
+    state?.dispatch(loaded({ ...rows, opened: await readOpened(db, state) }))
   }
   tabs.listen((told) => {
     if (told.revision <= revision) return
@@ -88,8 +79,7 @@ export function makeWriter({
         }
         revision++
         const whole = { ...batch, put: { ...batch.put, meta: [...(batch.put?.meta ?? []), ...counted] } }
-        const noted = counted.find(({ id }) => id === RECORDS)
-        if (noted) records = Number(noted.value)
+        records = recordsNoted(counted) ?? records
         await copy.append({ revision, records, batch: whole })
         note(records)
         move(whole)
@@ -117,17 +107,20 @@ export function makeWriter({
       if ((await db.revision()) !== revision) await readAnew()
       state?.dispatch(engineRead(await db.engineRows(engineId)))
     })
-  return {
-    commit,
-    takeIn,
-    openEngine,
-    catchUp,
-    readAgain: () => inTurn(readAnew),
-    stands: () => revision,
-    attach: (next) => {
-      state = next
-    },
-  }
+  const readAgain = () => inTurn(readAnew)
+  const attach = (next: WriterState) => void (state = next)
+  return { commit, takeIn, openEngine, catchUp, readAgain, stands: () => revision, attach }
+}
+
+async function readOpened(db: WorkshopDatabase, state: WriterState) {
+  const opened = []
+  for (const id of Object.keys(state.getState().opened)) opened.push(await db.engineRows(id))
+  return opened
+}
+
+function recordsNoted(meta: Rows['meta'] = []): number | undefined {
+  const noted = meta.find(({ id }) => id === RECORDS)
+  return noted && Number(noted.value)
 }
 
 const isEmpty = ({ put, drop }: Batch) =>

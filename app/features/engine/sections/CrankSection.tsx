@@ -10,16 +10,12 @@ import { Choice, Section } from './Section'
 const positive = (valueMm: number) => (valueMm > 0 ? undefined : 'It has to be more than nothing.')
 
 export function CrankSection() {
-  const { sheet, apply } = useSheetEditor()
-  const { strokeMm, rodMm, pinOffsetMm, running } = sheet
+  const { sheet } = useSheetEditor()
+  const { strokeMm, rodMm, pinOffsetMm } = sheet
   const made =
     strokeMm &&
     rodMm &&
     makeSliderCrank({ strokeMm: strokeMm.value, rodMm: rodMm.value, pinOffsetMm: pinOffsetMm?.value ?? 0 })
-  // Running clockwise the crankpin goes to the right after TDC, and that way is plus.
-  const plusIs = running?.value === 'anticlockwise' ? 'left' : 'right'
-  const offset = pinOffsetMm?.value ?? 0
-  const stands = offset >= 0 === (plusIs === 'right') ? 'right' : 'left'
   return (
     <Section
       title="Crank and piston"
@@ -66,33 +62,45 @@ export function CrankSection() {
         value={pinOffsetMm}
         change={(value) => (s) => withValue(s, 'pinOffsetMm', value)}
       />
-      {pinOffsetMm && offset !== 0 && (
-        <div className="pin-offset">
-          {running ? (
-            <Choice
-              label="The wrist pin stands to the"
-              help="Cylinder upright, seen from the timing side."
-              value={stands}
-              options={[
-                { value: 'left', label: 'left' },
-                { value: 'right', label: 'right' },
-              ]}
-              onChoose={(next) => {
-                const valueMm = (next === plusIs ? 1 : -1) * Math.abs(offset)
-                apply((s) => withValue(s, 'pinOffsetMm', { ...pinOffsetMm, value: valueMm, typed: `${valueMm} mm` }))
-              }}
-            />
-          ) : (
-            <p className="soft">Left or right can be told once the running direction is known.</p>
-          )}
-          <PinOffsetSketch stands={stands} running={running?.value} />
-        </div>
-      )}
+      <PinOffsetSide />
       {made && !made.ok && (
         <p className="field-error wide-field" role="alert">
           {sliderCrankWords(made.error)}
         </p>
       )}
     </Section>
+  )
+}
+
+/** A wrist pin off the bore's middle: which side it stands to, asked by its side rather than its sign. */
+function PinOffsetSide() {
+  const { sheet, apply } = useSheetEditor()
+  const { pinOffsetMm, running } = sheet
+  const offset = pinOffsetMm?.value ?? 0
+  if (!pinOffsetMm || offset === 0) return null
+  // Running clockwise the crankpin goes to the right after TDC, and that way is plus.
+  const plusIs = running?.value === 'anticlockwise' ? 'left' : 'right'
+  const stands = offset >= 0 === (plusIs === 'right') ? 'right' : 'left'
+  return (
+    <div className="pin-offset">
+      {running ? (
+        <Choice
+          label="The wrist pin stands to the"
+          help="Cylinder upright, seen from the timing side."
+          value={stands}
+          options={[
+            { value: 'left', label: 'left' },
+            { value: 'right', label: 'right' },
+          ]}
+          onChoose={(next) => {
+            const valueMm = (next === plusIs ? 1 : -1) * Math.abs(offset)
+            apply((s) => withValue(s, 'pinOffsetMm', { ...pinOffsetMm, value: valueMm, typed: `${valueMm} mm` }))
+          }}
+        />
+      ) : (
+        <p className="soft">Left or right can be told once the running direction is known.</p>
+      )}
+      <PinOffsetSketch stands={stands} running={running?.value} />
+    </div>
   )
 }

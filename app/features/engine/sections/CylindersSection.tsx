@@ -142,79 +142,10 @@ function Order() {
 function Judgement() {
   const { sheet, apply } = useSheetEditor()
   const judged = judgeFiring(sheet)
-  const { status, places, ways, orders, ordersInAll, disagreements } = judged
-  const name = (id: string) => partsOf(sheet).cylinder(id)?.name ?? id
-  if (disagreements.length > 0) {
-    return (
-      <p className="warn wide-field" role="alert">
-        {disagreements
-          .map(
-            ({ cylinderId, offDeg }) =>
-              `Cylinder ${name(cylinderId)} is typed ${fixed(Math.abs(offDeg), 1)}° ${offDeg > 0 ? 'after' : 'before'} where its axis and crankpin put it.`,
-          )
-          .join(' ')}{' '}
-        One of them cannot be right.
-      </p>
-    )
-  }
-  if (status === 'settled') {
-    const fired = Object.entries(places).sort(([, a], [, b]) => a - b)
-    return (
-      <p className="result wide-field">
-        {sheet.cycleDeg === 720 ? 'Fires' : 'Comes to the top'}{' '}
-        {fired.map(([id, deg]) => `${name(id)} at ${fixed(deg, Number.isInteger(deg) ? 0 : 1)}°`).join(', ')}.
-      </p>
-    )
-  }
-  if (status === 'open') {
-    return (
-      <div className="warn wide-field stack">
-        <p>The order leaves a turn open. Which is it?</p>
-        <div className="row">
-          {ways.map((way) => (
-            <Button
-              key={JSON.stringify(way)}
-              variant="default"
-              onClick={() => apply(withPlaces(openOnes(way, places)))}
-            >
-              {wayWords(openOnes(way, places), name)}
-            </Button>
-          ))}
-        </div>
-      </div>
-    )
-  }
-  if (orders.length > 0) {
-    return (
-      <div
-        className={`${status === 'contradiction' ? 'warn' : 'result'} wide-field stack`}
-        role={status === 'contradiction' ? 'alert' : undefined}
-      >
-        <p>
-          {status === 'contradiction'
-            ? 'With these crankpins it cannot fire in that order.'
-            : 'The firing order is not known.'}{' '}
-          These throws allow {ordersInAll}; the most even {orders.length === 1 ? 'is' : 'are'}:
-        </p>
-        <div className="row">
-          {orders.map(({ order, unevenDeg }) => (
-            <Button
-              key={order.join()}
-              variant="default"
-              onClick={() =>
-                apply((s) =>
-                  withValue(s, 'firingOrder', { value: [...order], typed: names(s, order), trust: 'unknown' }),
-                )
-              }
-            >
-              {names(sheet, order)}
-              {unevenDeg > 0.5 && ` (uneven by ${fixed(unevenDeg, 0)}°)`}
-            </Button>
-          ))}
-        </div>
-      </div>
-    )
-  }
+  if (judged.disagreements.length > 0) return <Disagreements judged={judged} />
+  if (judged.status === 'settled') return <Settled judged={judged} />
+  if (judged.status === 'open') return <TurnLeftOpen judged={judged} />
+  if (judged.orders.length > 0) return <OrdersThatCould judged={judged} />
   return (
     <div className="wide-field stack">
       <p className="soft">
@@ -227,6 +158,86 @@ function Judgement() {
           It fires evenly in that order: fill the places in
         </Button>
       )}
+    </div>
+  )
+}
+
+interface Judged {
+  readonly judged: ReturnType<typeof judgeFiring>
+}
+
+function useCylinderName() {
+  const { sheet } = useSheetEditor()
+  return (id: string) => partsOf(sheet).cylinder(id)?.name ?? id
+}
+
+function Disagreements({ judged: { disagreements } }: Judged) {
+  const name = useCylinderName()
+  return (
+    <p className="warn wide-field" role="alert">
+      {disagreements
+        .map(
+          ({ cylinderId, offDeg }) =>
+            `Cylinder ${name(cylinderId)} is typed ${fixed(Math.abs(offDeg), 1)}° ${offDeg > 0 ? 'after' : 'before'} where its axis and crankpin put it.`,
+        )
+        .join(' ')}{' '}
+      One of them cannot be right.
+    </p>
+  )
+}
+
+function Settled({ judged: { places } }: Judged) {
+  const { sheet } = useSheetEditor()
+  const name = useCylinderName()
+  const fired = Object.entries(places).sort(([, a], [, b]) => a - b)
+  return (
+    <p className="result wide-field">
+      {sheet.cycleDeg === 720 ? 'Fires' : 'Comes to the top'}{' '}
+      {fired.map(([id, deg]) => `${name(id)} at ${fixed(deg, Number.isInteger(deg) ? 0 : 1)}°`).join(', ')}.
+    </p>
+  )
+}
+
+function TurnLeftOpen({ judged: { ways, places } }: Judged) {
+  const { apply } = useSheetEditor()
+  const name = useCylinderName()
+  return (
+    <div className="warn wide-field stack">
+      <p>The order leaves a turn open. Which is it?</p>
+      <div className="row">
+        {ways.map((way) => (
+          <Button key={JSON.stringify(way)} variant="default" onClick={() => apply(withPlaces(openOnes(way, places)))}>
+            {wayWords(openOnes(way, places), name)}
+          </Button>
+        ))}
+      </div>
+    </div>
+  )
+}
+
+function OrdersThatCould({ judged: { status, orders, ordersInAll } }: Judged) {
+  const { sheet, apply } = useSheetEditor()
+  const against = status === 'contradiction'
+  return (
+    <div className={`${against ? 'warn' : 'result'} wide-field stack`} role={against ? 'alert' : undefined}>
+      <p>
+        {against ? 'With these crankpins it cannot fire in that order.' : 'The firing order is not known.'} These throws
+        allow {ordersInAll}; the most even {orders.length === 1 ? 'is' : 'are'}:
+      </p>
+      <div className="row">
+        {orders.map(({ order, unevenDeg }) => (
+          <Button
+            key={order.join()}
+            variant="default"
+            onClick={() =>
+              apply((s) => withValue(s, 'firingOrder', { value: [...order], typed: names(s, order), trust: 'unknown' }))
+            }
+          >
+            {names(sheet, order)}
+            {unevenDeg > 0.5 && ` (uneven by ${fixed(unevenDeg, 0)}°)`}
+          </Button>
+        ))}
+      </div>
     </div>
   )
 }

@@ -12,8 +12,6 @@ export function DriveSection() {
   const loop = partsOf(sheet).loop(ids.chain)
   const cam = partsOf(sheet).shaft(ids.cam)
   const polar = cam?.position?.how === 'polar' ? cam.position : undefined
-  const guide = member(ids.guide)
-  const guidePolar = guide?.position?.how === 'polar' ? guide.position : undefined
   return (
     <Section
       title="Chain and sprockets"
@@ -63,40 +61,55 @@ export function DriveSection() {
         value={polar?.directionDeg}
         change={(value) => patchShaft(ids.cam, setPolar('directionDeg', value))}
       />
-      {member(ids.tensioner) && (
-        <MmField
-          limits={sheetLimits('members', 'radiusMm')}
-          id="tensioner-radius"
-          label="Tensioner shoe, radius to the pin line"
-          help="Where it stands is worked out from the slack it has to take up."
-          value={member(ids.tensioner)?.radiusMm}
-          change={(value) => patchMember(ids.tensioner, (one) => withValue(one, 'radiusMm', value))}
-        />
-      )}
-      {guide && (
-        <>
-          <MmField
-            limits={sheetLimits('shafts', 'position', 'distanceMm')}
-            id="guide-distance"
-            label="Guide: crank centre to the centre of its curve"
-            value={guidePolar?.distanceMm}
-            change={(value) => patchMember(ids.guide, setPolar('distanceMm', value))}
-          />
-          <DirectionField
-            id="guide-direction"
-            label="Guide: that centre lies towards"
-            value={guidePolar?.directionDeg}
-            change={(value) => patchMember(ids.guide, setPolar('directionDeg', value))}
-          />
-          <MmField
-            limits={sheetLimits('members', 'radiusMm')}
-            id="guide-radius"
-            label="Guide: radius to the pin line"
-            value={guide.radiusMm}
-            change={(value) => patchMember(ids.guide, (one) => withValue(one, 'radiusMm', value))}
-          />
-        </>
-      )}
+      <Tensioner />
+      <Guide />
     </Section>
+  )
+}
+
+function Tensioner() {
+  const { sheet } = useSheetEditor()
+  const tensioner = partsOf(sheet).member(ids.tensioner)
+  if (!tensioner) return null
+  return (
+    <MmField
+      limits={sheetLimits('members', 'radiusMm')}
+      id="tensioner-radius"
+      label="Tensioner shoe, radius to the pin line"
+      help="Where it stands is worked out from the slack it has to take up."
+      value={tensioner.radiusMm}
+      change={(value) => patchMember(ids.tensioner, (one) => withValue(one, 'radiusMm', value))}
+    />
+  )
+}
+
+function Guide() {
+  const { sheet } = useSheetEditor()
+  const guide = partsOf(sheet).member(ids.guide)
+  if (!guide) return null
+  const polar = guide.position?.how === 'polar' ? guide.position : undefined
+  return (
+    <>
+      <MmField
+        limits={sheetLimits('shafts', 'position', 'distanceMm')}
+        id="guide-distance"
+        label="Guide: crank centre to the centre of its curve"
+        value={polar?.distanceMm}
+        change={(value) => patchMember(ids.guide, setPolar('distanceMm', value))}
+      />
+      <DirectionField
+        id="guide-direction"
+        label="Guide: that centre lies towards"
+        value={polar?.directionDeg}
+        change={(value) => patchMember(ids.guide, setPolar('directionDeg', value))}
+      />
+      <MmField
+        limits={sheetLimits('members', 'radiusMm')}
+        id="guide-radius"
+        label="Guide: radius to the pin line"
+        value={guide.radiusMm}
+        change={(value) => patchMember(ids.guide, (one) => withValue(one, 'radiusMm', value))}
+      />
+    </>
   )
 }

@@ -53,43 +53,9 @@ export function MarksSection() {
           change={(value) => (s) => (value ? { ...s, referencePose: { ...s.referencePose, crankDeg: value } } : s)}
         />
       )}
-      {MARKS.map(({ id, words }) => {
-        const mark = partsOf(sheet).mark(id)
-        const points = mark?.pointsAtDeg
-        const turns = mark && turnsToMeet(sheet, mark)
-        return (
-          <div className="mark-fields" key={id}>
-            <DirectionField
-              id={`points-${id}`}
-              label={`${words} points to, in the timing position`}
-              help={
-                points
-                  ? `= ${upFromPlane(points.value).toFixed(1)}° clockwise from straight up, seen from the timing side`
-                  : 'Seen from the timing side: a clock face, or degrees clockwise from straight up.'
-              }
-              value={points}
-              change={(value) => patchMark(id, (one) => withValue(one, 'pointsAtDeg', value))}
-            />
-            <div>
-              <p className="field-label">{words} stands at a</p>
-              <SegmentedControl
-                aria-label={`${words} stands at a`}
-                value={mark && mark.halfTeeth % 2 === 1 ? 'tip' : 'gap'}
-                onChange={(seat) => apply(patchMark(id, (one) => ({ ...one, halfTeeth: seat === 'tip' ? 1 : 0 })))}
-                data={[
-                  { value: 'gap', label: 'tooth gap' },
-                  { value: 'tip', label: 'tooth tip' },
-                ]}
-              />
-              {turns !== undefined && (
-                <p className="soft">
-                  Back at its pointer every {turns === 1 ? 'turn' : `${turns} turns`} of the crank.
-                </p>
-              )}
-            </div>
-          </div>
-        )
-      })}
+      {MARKS.map(({ id, words }) => (
+        <PoseMark key={id} id={id} words={words} />
+      ))}
       <WordsField
         id="meets"
         label="The cam mark meets"
@@ -98,6 +64,44 @@ export function MarksSection() {
       />
       <BookCountField />
     </Section>
+  )
+}
+
+/** Where a mark points in the timing position, and whether it stands at a gap or a tip. */
+function PoseMark({ id, words }: { id: string; words: string }) {
+  const { sheet, apply } = useSheetEditor()
+  const mark = partsOf(sheet).mark(id)
+  const points = mark?.pointsAtDeg
+  const turns = mark && turnsToMeet(sheet, mark)
+  return (
+    <div className="mark-fields">
+      <DirectionField
+        id={`points-${id}`}
+        label={`${words} points to, in the timing position`}
+        help={
+          points
+            ? `= ${upFromPlane(points.value).toFixed(1)}° clockwise from straight up, seen from the timing side`
+            : 'Seen from the timing side: a clock face, or degrees clockwise from straight up.'
+        }
+        value={points}
+        change={(value) => patchMark(id, (one) => withValue(one, 'pointsAtDeg', value))}
+      />
+      <div>
+        <p className="field-label">{words} stands at a</p>
+        <SegmentedControl
+          aria-label={`${words} stands at a`}
+          value={mark && mark.halfTeeth % 2 === 1 ? 'tip' : 'gap'}
+          onChange={(seat) => apply(patchMark(id, (one) => ({ ...one, halfTeeth: seat === 'tip' ? 1 : 0 })))}
+          data={[
+            { value: 'gap', label: 'tooth gap' },
+            { value: 'tip', label: 'tooth tip' },
+          ]}
+        />
+        {turns !== undefined && (
+          <p className="soft">Back at its pointer every {turns === 1 ? 'turn' : `${turns} turns`} of the crank.</p>
+        )}
+      </div>
+    </div>
   )
 }
 

@@ -62,6 +62,16 @@ export function RunningSection() {
           }))
         }
       />
+      <FuelAndStart />
+      <WhatIsAllowed />
+    </Section>
+  )
+}
+
+function FuelAndStart() {
+  const { sheet, apply } = useSheetEditor()
+  return (
+    <>
       <Choice
         label="Burns"
         value={sheet.fuel}
@@ -83,6 +93,16 @@ export function RunningSection() {
         ]}
         onChoose={(starting) => apply((s) => ({ ...s, starting }))}
       />
+    </>
+  )
+}
+
+/** How far it may be turned, and how far a cam may be out. */
+function WhatIsAllowed() {
+  const { sheet } = useSheetEditor()
+  const noun = nounsOfAll(sheet.loops).loop
+  return (
+    <>
       <DegField
         limits={sheetLimits('trimDeg')}
         id="trim"
@@ -107,6 +127,6 @@ export function RunningSection() {
         value={sheet.toleranceDeg}
         change={(value) => (s) => withValue(s, 'toleranceDeg', value)}
       />
-    </Section>
+    </>
   )
 }

@@ -1,0 +1,190 @@
+import { PART_IDS as ids, beginSheet } from '@link-count/core/starters'
+import type { BuildSheet, Trusted } from '@link-count/core/model'
+import { parseDirection, parseLength } from '@link-count/core/units'
+import type { DemoEngine } from './demoEngine'
+
+/** The build sheet of an engine of the scenario: a fresh one, with what the scenario knows written in. */
+export function sheetOf(engine: DemoEngine, at: string): BuildSheet {
+  const base = beginSheet({
+    id: `sheet-${engine.id}`,
+    engineId: engine.id,
+    at,
+    cylinders: engine.cylinders,
+    layout: engine.layout ?? 'inLine',
+    drive: engine.drive?.shape ?? 'oneChain',
+    guide: engine.guide !== undefined,
+    tensioner: engine.tensioner,
+  })
+  return {
+    ...base,
+    sides: { timing: engine.sides[0], opposite: engine.sides[1] },
+    fuel: engine.fuel,
+    starting: engine.starting,
+    ...running(engine),
+    ...crank(engine),
+    ...cylinders(engine, base),
+    rimMarks: rimMarks(engine, base),
+    shafts: base.shafts.map((shaft) => ({ ...shaft, ...shaftPlace(engine, shaft.id) })),
+    members: base.members.map((member) => ({ ...member, ...memberFigures(engine, member.id) })),
+    loops: base.loops.map((loop) => ({ ...loop, ...loopFigures(engine, loop.id) })),
+    couplings: base.couplings.map((coupling) => {
+      const n = engine.drive?.splines?.[coupling.toId]
+      return n === undefined ? coupling : { ...coupling, positions: trusted(String(n), n) }
+    }),
+    marks: base.marks.map((mark) => ({ ...mark, ...markFigures(engine, base, mark) })),
+    adjusters: [...base.adjusters, ...hubs(engine)],
+    cams: base.cams.map((cam) => ({ ...cam, ...camFigures(engine, cam) })),
+  }
+}
+
+function running({ running, interference, tolerance, school }: DemoEngine): Partial<BuildSheet> {
+  return {
+    ...(running ? { running: { value: running, typed: running, trust: 'measured' } } : {}),
+    interference: {
+      value: interference,
+      typed: interference,
+      trust: interference === 'unknown' ? 'unknown' : 'manual',
+    },
+    ...(tolerance === undefined ? {} : { toleranceDeg: byBook(tolerance) }),
+    ...(school ? { school } : {}),
+  }
+}
+
+const crank = (engine: DemoEngine): Partial<BuildSheet> =>
+  lengths({
+    strokeMm: engine.stroke,
+    rodMm: engine.rod,
+    pinOffsetMm: engine.pinOffset,
+    plugDepthMm: engine.plugDepth,
+    rimMm: engine.rim,
+  })
+
+function cylinders(engine: DemoEngine, base: BuildSheet): Pick<BuildSheet, 'banks' | 'cylinders' | 'firingOrder'> {
+  const { firingOrder } = engine
+  return {
+    banks: base.banks.map((bank, i) => {
+      const typed = engine.banks?.[i]
+      return typed === undefined ? bank : { ...bank, axisDeg: trusted(typed, read(parseDirection(typed))) }
+    }),
+    ...(firingOrder
+      ? {
+          firingOrder: {
+            value: firingOrder.split('-').map((name) => `cyl-${name}`),
+            typed: firingOrder,
+            trust: 'manual' as const,
+          },
+        }
+      : {}),
+    cylinders: base.cylinders.map((cylinder, i) => {
+      const [deg, pin] = [engine.firingDeg[i], engine.crankpins?.[i]]
+      return {
+        ...cylinder,
+        ...(deg === undefined ? {} : { firingDeg: trusted(String(deg), deg, i === 0 ? 'measured' : 'manual') }),
+        ...(pin === undefined ? {} : { crankpinDeg: trusted(String(pin), pin) }),
+      }
+    }),
+  }
+}
+
+const rimMarks = ({ rimMarks: marks = [] }: DemoEngine, base: BuildSheet): BuildSheet['rimMarks'] =>
+  marks.map(({ claim, ...mark }) => ({
+    ...mark,
+    seenFrom: 'timing',
+    cylinderId: base.zeroCylinderId,
+    ...(claim === undefined ? {} : { claimDeg: trusted(String(claim), claim, 'unknown') }),
+  }))
+
+function shaftPlace({ drive, distance, direction }: DemoEngine, shaftId: string) {
+  if (drive) return placed(drive.places?.[shaftId])
+  return shaftId === ids.cam ? { position: polar(distance, direction) } : {}
+}
+
+function memberFigures({ drive, crankTeeth, camTeeth, tensionerRadius, guide }: DemoEngine, memberId: string) {
+  const teeth: Readonly<Record<string, number | undefined>> = drive?.teeth ?? {
+    [ids.crankSprocket]: crankTeeth,
+    [ids.camSprocket]: camTeeth,
+  }
+  const n = teeth[memberId]
+  return {
+    ...(n ? { teeth: trusted(String(n), n) } : {}),
+    ...(drive ? { ...lengths({ radiusMm: drive.radii?.[memberId] }), ...placed(drive.places?.[memberId]) } : {}),
+    ...(!drive && memberId === ids.tensioner ? lengths({ radiusMm: tensionerRadius }) : {}),
+    ...(memberId === ids.guide && guide
+      ? { ...lengths({ radiusMm: guide.radius }), position: polar(guide.distance, guide.direction) }
+      : {}),
+  }
+}
+
+function loopFigures({ drive, pitch, links }: DemoEngine, loopId: string) {
+  const pitches = drive ? drive.links?.[loopId] : links
+  return {
+    ...lengths({ pitchMm: drive ? drive.pitches?.[loopId] : pitch }),
+    ...(pitches === undefined ? {} : { pitches: trusted(String(pitches), pitches) }),
+  }
+}
+
+function markFigures(engine: DemoEngine, base: BuildSheet, { id, memberId }: BuildSheet['marks'][number]) {
+  const { drive, crankMark, camMark } = engine
+  const marks: Record<string, string | undefined> = { [ids.crankMark]: crankMark, [ids.camMark]: camMark }
+  const text = drive ? drive.marks?.[memberId] : marks[id]
+  const shaftId = base.members.find((member) => member.id === memberId)?.shaftId
+  const onCam = base.shafts.some((shaft) => shaft.id === shaftId && shaft.kind === 'cam')
+  return {
+    meets: onCam ? engine.camMarkMeets : '',
+    ...(text === undefined ? {} : { pointsAtDeg: trusted(text, read(parseDirection(text))) }),
+  }
+}
+
+const hubs = (engine: DemoEngine): BuildSheet['adjusters'] =>
+  Object.entries(engine.hubs ?? {}).map(([memberId, positions]) => ({
+    id: `hub-${memberId}`,
+    kind: 'hub',
+    memberId,
+    positions,
+  }))
+
+function camFigures(engine: DemoEngine, { valve }: BuildSheet['cams'][number]) {
+  const [opens, closes] = engine[valve] ?? []
+  const of = <T>(two: readonly [inlet: T, exhaust: T] | undefined) => two?.[valve === 'inlet' ? 0 : 1]
+  const hour = of(engine.fullLiftClock)
+  return {
+    ...(opens === undefined ? {} : { opensDeg: byBook(opens) }),
+    ...(closes === undefined ? {} : { closesDeg: byBook(closes) }),
+    ...lengths({ checkingLiftMm: engine.checkingLift, lashMm: of(engine.lash), topLiftMm: of(engine.topLift) }),
+    ...(hour === undefined ? {} : { fullLiftClock: byBook(hour) }),
+  }
+}
+
+const byBook = (value: number) => trusted(String(value), value, 'manual')
+
+const trusted = (typed: string, value: number, trust: Trusted<number>['trust'] = 'measured'): Trusted<number> => ({
+  value,
+  typed,
+  trust,
+})
+
+function read(parsed: { ok: true; value: number } | { ok: false; error: unknown }): number {
+  if (!parsed.ok) throw new Error(`The demo has a figure that cannot be read: ${JSON.stringify(parsed.error)}`)
+  return parsed.value
+}
+
+function lengths<K extends string>(texts: Record<K, string | undefined>): { [P in K]?: Trusted<number> } {
+  const known = Object.entries<string | undefined>(texts).flatMap(([key, text]) => {
+    if (text === undefined) return []
+    const parsed = parseLength(text)
+    return [[key, trusted(text, read(parsed.ok ? { ok: true, value: parsed.value.value } : parsed))]]
+  })
+  return Object.fromEntries(known) as { [P in K]?: Trusted<number> }
+}
+
+const placed = (place: readonly [string, string] | undefined) => (place ? { position: polar(place[0], place[1]) } : {})
+
+function polar(distance: string | undefined, direction: string | undefined) {
+  const parts = lengths({ distanceMm: distance })
+  return {
+    how: 'polar' as const,
+    fromShaftId: ids.crank,
+    ...parts,
+    ...(direction === undefined ? {} : { directionDeg: trusted(direction, read(parseDirection(direction))) }),
+  }
+}
