@@ -4,7 +4,7 @@ import { camSpec, type SpecKey } from '@link-count/core/cams'
 import { sheetLimits, type Cam } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, planeFromUp, upFromPlane } from '@link-count/core/units'
-import { lobesApart, lobesOf, patchLobes, withValue, type LobeSet } from '../../sheetChanges'
+import { lobesApart, lobesOf, patchLobes, withValue, type LobeSet, type SheetChange } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
 import { DegField, DirectionField, MmField } from '../../TrustedField'
 import { Choice, Section } from '../Section'
@@ -71,59 +71,88 @@ export function CamsSection() {
   )
 }
 
+/** What the fields of a set of lobes share. */
+interface LobeFields {
+  readonly lobes: LobeSet
+  readonly cam: Cam
+  /** Of the fields' ids. */
+  readonly prefix: string
+  readonly name: string
+  readonly set: <K extends keyof Cam>(field: K) => (value: Cam[K] | undefined) => SheetChange
+}
+
 function Valve({ set: lobes }: { set: LobeSet }) {
-  const { sheet, apply } = useSheetEditor()
+  const { sheet } = useSheetEditor()
   const [cam] = lobesOf(sheet, lobes)
   if (!cam) return null
   const { valve, cylinderId } = lobes
-  const key = cylinderId === undefined ? valve : `${valve}-${cylinderId}`
   const of = cylinderId === undefined ? '' : ` of ${partsOf(sheet).cylinder(cylinderId)?.name ?? ''}`
-  const name = `${valve === 'inlet' ? 'Inlet' : 'Exhaust'}${of}`
-  const [opens, closes] = valve === 'inlet' ? ['before TDC', 'after BDC'] : ['before BDC', 'after TDC']
-  const set =
-    <K extends keyof Cam>(field: K) =>
-    (value: Cam[K] | undefined) =>
-      patchLobes(lobes, (one) => withValue(one, field, value))
-  const apart = lobesApart(sheet, lobes)
+  const fields: LobeFields = {
+    lobes,
+    cam,
+    prefix: cylinderId === undefined ? valve : `${valve}-${cylinderId}`,
+    name: `${valve === 'inlet' ? 'Inlet' : 'Exhaust'}${of}`,
+    set: (field) => (value) => patchLobes(lobes, (one) => withValue(one, field, value)),
+  }
   return (
     <div className="valve-fields">
-      {apart.length > 0 && (
-        <p className="warn">
-          {apart.map((one) => one.name).join(', ')} {apart.length > 1 ? 'have' : 'has'} other figures than these. What
-          is written here goes to every one.
-        </p>
-      )}
+      <LobesApart lobes={lobes} />
+      <UsualFigures {...fields} />
+      <MoreFigures {...fields} />
+      <Derived cam={cam} />
+      <Contradictions cam={cam} name={fields.name} />
+    </div>
+  )
+}
+
+function LobesApart({ lobes }: { lobes: LobeSet }) {
+  const { sheet } = useSheetEditor()
+  const apart = lobesApart(sheet, lobes)
+  if (apart.length === 0) return null
+  return (
+    <p className="warn">
+      {apart.map((one) => one.name).join(', ')} {apart.length > 1 ? 'have' : 'has'} other figures than these. What is
+      written here goes to every one.
+    </p>
+  )
+}
+
+/** What a book prints of a valve. */
+function UsualFigures({ lobes: { valve }, cam, prefix, name, set }: LobeFields) {
+  const [opens, closes] = valve === 'inlet' ? ['before TDC', 'after BDC'] : ['before BDC', 'after TDC']
+  return (
+    <>
       <DegField
         limits={sheetLimits('cams', 'opensDeg')}
-        id={`${key}-opens`}
+        id={`${prefix}-opens`}
         label={`${name} opens, ${opens}`}
         value={cam.opensDeg}
         change={set('opensDeg')}
       />
       <DegField
         limits={sheetLimits('cams', 'closesDeg')}
-        id={`${key}-closes`}
+        id={`${prefix}-closes`}
         label={`${name} closes, ${closes}`}
         value={cam.closesDeg}
         change={set('closesDeg')}
       />
       <MmField
         limits={sheetLimits('cams', 'checkingLiftMm')}
-        id={`${key}-lift`}
+        id={`${prefix}-lift`}
         label={`${name}: at a lift of`}
         value={cam.checkingLiftMm}
         change={set('checkingLiftMm')}
       />
       <MmField
         limits={sheetLimits('cams', 'lashMm')}
-        id={`${key}-lash`}
+        id={`${prefix}-lash`}
         label={`${name} lash, cold`}
         value={cam.lashMm}
         change={set('lashMm')}
       />
       <MmField
         limits={sheetLimits('cams', 'lashToMm')}
-        id={`${key}-lash-to`}
+        id={`${prefix}-lash-to`}
         label={`${name} lash, up to`}
         help="Where the book gives two figures."
         value={cam.lashToMm}
@@ -131,71 +160,81 @@ function Valve({ set: lobes }: { set: LobeSet }) {
       />
       <MmField
         limits={sheetLimits('cams', 'topLiftMm')}
-        id={`${key}-top`}
+        id={`${prefix}-top`}
         label={`${name} top lift`}
         value={cam.topLiftMm}
         change={set('topLiftMm')}
       />
-      <Fold title={<>{name}: more figures</>}>
-        <DegField
-          limits={sheetLimits('cams', 'centreDeg')}
-          id={`${key}-centre`}
-          label={`${name} lobe centre, ${valve === 'inlet' ? 'after' : 'before'} TDC`}
-          value={cam.centreDeg}
-          change={set('centreDeg')}
-        />
-        <DegField
-          limits={sheetLimits('cams', 'durationDeg')}
-          id={`${key}-duration`}
-          label={`${name} open for`}
-          value={cam.durationDeg}
-          change={set('durationDeg')}
-        />
-        <MmField
-          limits={sheetLimits('cams', 'tdcLiftMm')}
-          id={`${key}-tdc-lift`}
-          label={`${name} lift at overlap TDC`}
-          value={cam.tdcLiftMm}
-          change={set('tdcLiftMm')}
-        />
-        <DirectionField
-          id={`${key}-clock`}
-          label={`${name} lobe points to, at full lift`}
-          help="A clock face, seen from the timing side."
-          value={cam.fullLiftClock && { ...cam.fullLiftClock, value: planeFromUp(cam.fullLiftClock.value * 30) }}
-          change={(value) =>
-            set('fullLiftClock')(value && { ...value, value: (((upFromPlane(value.value) / 30) % 12) + 12) % 12 })
-          }
-        />
-        <DegField
-          limits={sheetLimits('cams', 'rockerRatio')}
-          id={`${key}-rocker`}
-          label={`${name} rocker, valve lift to follower lift`}
-          help="1.5 when the valve lifts half as much again; nothing when there is no rocker."
-          value={cam.rockerRatio}
-          change={set('rockerRatio')}
-        />
-        <SegmentedControl
-          aria-label={`${name} lifts are measured at`}
-          value={cam.measuredAt ?? 'valve'}
-          onChange={(at) => apply(set('measuredAt')(at as 'valve'))}
-          data={[
-            { value: 'valve', label: 'Lifts at the valve' },
-            { value: 'follower', label: 'At the follower' },
-          ]}
-        />
-        <LiftTable cam={cam} set={lobes} />
-      </Fold>
-      <Derived cam={cam} />
-      {camSpec(sheet, cam).contradictions.map(({ key: figure, given, derived }) => (
-        <p className="warn" role="alert" key={`${figure} ${derived}`}>
-          {name}, {specWords[figure].name}: {figureWords(figure, given)} is written, and the other figures make it{' '}
-          {figureWords(figure, derived)}, {figureWords(figure, Math.abs(given - derived))} apart. One of them is another
-          cam’s, another lift’s, or a slip.
-        </p>
-      ))}
-    </div>
+    </>
   )
+}
+
+/** What only a cam card has, or some other way of judging a cam needs. */
+function MoreFigures({ lobes, cam, prefix, name, set }: LobeFields) {
+  const { apply } = useSheetEditor()
+  return (
+    <Fold title={<>{name}: more figures</>}>
+      <DegField
+        limits={sheetLimits('cams', 'centreDeg')}
+        id={`${prefix}-centre`}
+        label={`${name} lobe centre, ${lobes.valve === 'inlet' ? 'after' : 'before'} TDC`}
+        value={cam.centreDeg}
+        change={set('centreDeg')}
+      />
+      <DegField
+        limits={sheetLimits('cams', 'durationDeg')}
+        id={`${prefix}-duration`}
+        label={`${name} open for`}
+        value={cam.durationDeg}
+        change={set('durationDeg')}
+      />
+      <MmField
+        limits={sheetLimits('cams', 'tdcLiftMm')}
+        id={`${prefix}-tdc-lift`}
+        label={`${name} lift at overlap TDC`}
+        value={cam.tdcLiftMm}
+        change={set('tdcLiftMm')}
+      />
+      <DirectionField
+        id={`${prefix}-clock`}
+        label={`${name} lobe points to, at full lift`}
+        help="A clock face, seen from the timing side."
+        value={cam.fullLiftClock && { ...cam.fullLiftClock, value: planeFromUp(cam.fullLiftClock.value * 30) }}
+        change={(value) =>
+          set('fullLiftClock')(value && { ...value, value: (((upFromPlane(value.value) / 30) % 12) + 12) % 12 })
+        }
+      />
+      <DegField
+        limits={sheetLimits('cams', 'rockerRatio')}
+        id={`${prefix}-rocker`}
+        label={`${name} rocker, valve lift to follower lift`}
+        help="1.5 when the valve lifts half as much again; nothing when there is no rocker."
+        value={cam.rockerRatio}
+        change={set('rockerRatio')}
+      />
+      <SegmentedControl
+        aria-label={`${name} lifts are measured at`}
+        value={cam.measuredAt ?? 'valve'}
+        onChange={(at) => apply(set('measuredAt')(at as 'valve'))}
+        data={[
+          { value: 'valve', label: 'Lifts at the valve' },
+          { value: 'follower', label: 'At the follower' },
+        ]}
+      />
+      <LiftTable cam={cam} set={lobes} />
+    </Fold>
+  )
+}
+
+function Contradictions({ cam, name }: { cam: Cam; name: string }) {
+  const { sheet } = useSheetEditor()
+  return camSpec(sheet, cam).contradictions.map(({ key, given, derived }) => (
+    <p className="warn" role="alert" key={`${key} ${derived}`}>
+      {name}, {specWords[key].name}: {figureWords(key, given)} is written, and the other figures make it{' '}
+      {figureWords(key, derived)}, {figureWords(key, Math.abs(given - derived))} apart. One of them is another cam’s,
+      another lift’s, or a slip.
+    </p>
+  ))
 }
 
 const specWords: Record<SpecKey, { readonly name: string; readonly unit: string; readonly decimals: number }> = {

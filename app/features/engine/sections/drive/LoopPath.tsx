@@ -4,40 +4,30 @@ import type { Loop, Member } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { nounsOf } from '../../../../ui/wording'
 import { addShaftOn, addMemberOn } from '../../bendDrive'
-import { patchLoop } from '../../sheetChanges'
+import { patchLoop, type SheetChange } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
 import { Choice } from '../Section'
 
 /** What a loop passes, in order and on which side; parts put on it, moved along it. */
 export function LoopPath({ loop }: { readonly loop: Loop }) {
-  const { sheet, apply } = useSheetEditor()
-  const nameOf = (id: string) => partsOf(sheet).member(id)?.name ?? id
-  const wheel = nounsOf(loop).wheel
-  const bare = sheet.shafts.filter(
-    ({ id }) =>
-      !loop.path.some(({ memberId }) => sheet.members.some((one) => one.id === memberId && one.shaftId === id)),
+  const { sheet } = useSheetEditor()
+  return (
+    <div className="wide-field">
+      <p className="field-label">It passes</p>
+      <ol className="loop-path">
+        {loop.path.map(({ memberId }, i) => (
+          <Passed key={memberId} loop={loop} i={i} name={partsOf(sheet).member(memberId)?.name ?? memberId} />
+        ))}
+      </ol>
+      <PutOn loop={loop} />
+    </div>
   )
-  const add = (kind: 'idler' | 'guide' | 'tensioner') => {
-    const id = nanoid()
-    const n = sheet.members.filter((member) => member.kind === kind).length + 1
-    const name = `${{ idler: 'Idler', guide: 'Guide', tensioner: 'Tensioner' }[kind]} ${n}`
-    const member: Member = {
-      id,
-      name,
-      kind,
-      ...(kind === 'tensioner' ? {} : { position: { how: 'polar', fromShaftId: sheet.shafts[0]?.id ?? 'crank' } }),
-    }
-    apply((s) => ({
-      ...s,
-      members: [...s.members, member],
-      loops: s.loops.map((one) =>
-        one.id === loop.id
-          ? { ...one, path: [...one.path.slice(0, 1), { memberId: id, passed: 'outside' }, ...one.path.slice(1)] }
-          : one,
-      ),
-    }))
-  }
-  const move = (i: number, by: 1 | -1) =>
+}
+
+/** A part that the loop passes: on which side, and earlier or later. */
+function Passed({ loop, i, name }: { readonly loop: Loop; readonly i: number; readonly name: string }) {
+  const { apply } = useSheetEditor()
+  const move = (by: 1 | -1) =>
     apply(
       patchLoop(loop.id, (one) => {
         const path = [...one.path]
@@ -46,7 +36,7 @@ export function LoopPath({ loop }: { readonly loop: Loop }) {
         return { ...one, path }
       }),
     )
-  const pass = (i: number, passed: 'inside' | 'outside') =>
+  const pass = (passed: Loop['path'][number]['passed']) =>
     apply(
       patchLoop(loop.id, (one) => ({
         ...one,
@@ -54,40 +44,42 @@ export function LoopPath({ loop }: { readonly loop: Loop }) {
       })),
     )
   return (
-    <div className="wide-field">
-      <p className="field-label">It passes</p>
-      <ol className="loop-path">
-        {loop.path.map(({ memberId, passed }, i) => (
-          <li key={memberId}>
-            <span>{nameOf(memberId)}</span>
-            <SegmentedControl
-              aria-label={`${nameOf(memberId)} is passed`}
-              value={passed}
-              onChange={(value) => pass(i, value as 'inside')}
-              data={[
-                { value: 'inside', label: 'inside' },
-                { value: 'outside', label: 'outside' },
-              ]}
-            />
-            <Button variant="quiet" aria-label={`${nameOf(memberId)} earlier`} onClick={() => move(i, -1)}>
-              ↑
-            </Button>
-            <Button variant="quiet" aria-label={`${nameOf(memberId)} later`} onClick={() => move(i, 1)}>
-              ↓
-            </Button>
-          </li>
-        ))}
-      </ol>
+    <li>
+      <span>{name}</span>
+      <SegmentedControl
+        aria-label={`${name} is passed`}
+        value={loop.path[i]?.passed ?? 'inside'}
+        onChange={(value) => pass(value as 'inside')}
+        data={[
+          { value: 'inside', label: 'inside' },
+          { value: 'outside', label: 'outside' },
+        ]}
+      />
+      <Button variant="quiet" aria-label={`${name} earlier`} onClick={() => move(-1)}>
+        ↑
+      </Button>
+      <Button variant="quiet" aria-label={`${name} later`} onClick={() => move(1)}>
+        ↓
+      </Button>
+    </li>
+  )
+}
+
+const plainParts = { idler: 'Idler', guide: 'Guide', tensioner: 'Tensioner' } as const
+
+function PutOn({ loop }: { readonly loop: Loop }) {
+  const { sheet, apply } = useSheetEditor()
+  const { wheel } = nounsOf(loop)
+  const onLoop = new Set(loop.path.map(({ memberId }) => partsOf(sheet).member(memberId)?.shaftId))
+  const bare = sheet.shafts.filter(({ id }) => !onLoop.has(id))
+  return (
+    <>
       <div className="row">
-        <Button variant="quiet" onClick={() => add('idler')}>
-          An idler
-        </Button>
-        <Button variant="quiet" onClick={() => add('guide')}>
-          A guide
-        </Button>
-        <Button variant="quiet" onClick={() => add('tensioner')}>
-          A tensioner
-        </Button>
+        {(['idler', 'guide', 'tensioner'] as const).map((kind) => (
+          <Button key={kind} variant="quiet" onClick={() => apply(plainPartOn(loop, kind))}>
+            {kind === 'idler' ? 'An' : 'A'} {kind}
+          </Button>
+        ))}
         <Button variant="quiet" onClick={() => apply(addShaftOn(loop))}>
           A shaft with its {wheel}
         </Button>
@@ -103,6 +95,24 @@ export function LoopPath({ loop }: { readonly loop: Loop }) {
           onChoose={(shaftId) => shaftId !== '' && apply(addMemberOn(loop, shaftId))}
         />
       )}
-    </div>
+    </>
   )
+}
+
+/** An idler, guide or tensioner more, after the loop's first part. A tensioner stands where its slack puts it. */
+function plainPartOn(loop: Loop, kind: keyof typeof plainParts): SheetChange {
+  const id = nanoid()
+  return (sheet) => {
+    const n = sheet.members.filter((member) => member.kind === kind).length + 1
+    const member: Member = {
+      id,
+      name: `${plainParts[kind]} ${n}`,
+      kind,
+      ...(kind === 'tensioner' ? {} : { position: { how: 'polar', fromShaftId: sheet.shafts[0]?.id ?? 'crank' } }),
+    }
+    return patchLoop(loop.id, (one) => ({
+      ...one,
+      path: [...one.path.slice(0, 1), { memberId: id, passed: 'outside' }, ...one.path.slice(1)],
+    }))({ ...sheet, members: [...sheet.members, member] })
+  }
 }

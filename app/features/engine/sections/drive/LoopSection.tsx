@@ -1,5 +1,5 @@
-import { readDrive, loopKinds } from '@link-count/core/drive'
-import { sheetLimits, type Loop } from '@link-count/core/model'
+import { readDrive, loopKinds, type Section as Stretch } from '@link-count/core/drive'
+import { sheetLimits, type BuildSheet, type Loop } from '@link-count/core/model'
 import { removeLoop } from '../../bendDrive'
 import { LinkMap } from '../../LinkMap'
 import { PaintedLinks } from '../../PaintedLinks'
@@ -61,32 +61,8 @@ export function LoopSection({ loop }: { readonly loop: Loop }) {
         .map((mark) => (
           <MarkFields key={mark.id} mark={mark} seated />
         ))}
-      {sections.map(({ id, from, to, run, loopId }) => (
-        <PitchesField
-          key={id}
-          id={`count-${id}`}
-          label={`From ${from.name.toLowerCase()} to ${to.name.toLowerCase()}${run === 'slack' ? ', slack' : ''}`}
-          help="Pitches by the book or an earlier job; worked out where the places are known."
-          value={sheet.counts.find((book) => book.fromMarkId === from.id && book.toMarkId === to.id)?.pitches}
-          change={(value) => (s) => ({
-            ...s,
-            counts: [
-              ...s.counts.filter((book) => book.fromMarkId !== from.id || book.toMarkId !== to.id),
-              ...(value
-                ? [
-                    {
-                      id: `${from.id}-${to.id}`.slice(0, 64),
-                      loopId,
-                      fromMarkId: from.id,
-                      toMarkId: to.id,
-                      run,
-                      pitches: value,
-                    },
-                  ]
-                : []),
-            ],
-          })}
-        />
+      {sections.map((section) => (
+        <BookCount key={section.id} section={section} />
       ))}
       <PaintedLinks loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
       <LinkMap loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
@@ -94,5 +70,28 @@ export function LoopSection({ loop }: { readonly loop: Loop }) {
         Take the {loop.name.toLowerCase()} off the sheet, with its {nounsOf(loop).wheels}
       </button>
     </Section>
+  )
+}
+
+/** Pitches from mark to mark, as a book or an earlier job gives them. */
+function BookCount({ section: { id, from, to, run, loopId } }: { readonly section: Stretch }) {
+  const { sheet } = useSheetEditor()
+  const isThis = (book: BuildSheet['counts'][number]) => book.fromMarkId === from.id && book.toMarkId === to.id
+  return (
+    <PitchesField
+      id={`count-${id}`}
+      label={`From ${from.name.toLowerCase()} to ${to.name.toLowerCase()}${run === 'slack' ? ', slack' : ''}`}
+      help="Pitches by the book or an earlier job; worked out where the places are known."
+      value={sheet.counts.find(isThis)?.pitches}
+      change={(pitches) => (s) => {
+        const others = s.counts.filter((book) => !isThis(book))
+        if (!pitches) return { ...s, counts: others }
+        const countId = `${from.id}-${to.id}`.slice(0, 64)
+        return {
+          ...s,
+          counts: [...others, { id: countId, loopId, fromMarkId: from.id, toMarkId: to.id, run, pitches }],
+        }
+      }}
+    />
   )
 }
