@@ -15,14 +15,18 @@ interface Ready extends HeldFile {
   readonly name: string
 }
 
+interface Progress {
+  readonly words: string
+  readonly share: number
+}
+
 /** Opens a file: what it would do is listed before it is done; where it and what is here differ, both are shown and one is chosen. */
 export default function ImportDialog({ onClose }: { readonly onClose: () => void }) {
   const dispatch = useAppDispatch()
   const attempt = useAttempt()
   const { kind } = useWorkshop()
   const device = useAppSelector(deviceOf)
-  const input = useRef<HTMLInputElement>(null)
-  const [busy, setBusy] = useState<{ readonly words: string; readonly share: number }>()
+  const [busy, setBusy] = useState<Progress>()
   const [refused, setRefused] = useState<string>()
   const [ready, setReady] = useState<Ready>()
   const [taken, setTaken] = useState<ReadonlySet<number>>(new Set())
@@ -44,8 +48,6 @@ export default function ImportDialog({ onClose }: { readonly onClose: () => void
       setRefused(`The file cannot be read: ${why}. Nothing was changed.`)
     } finally {
       setBusy(undefined)
-      // The same file may be chosen again.
-      if (input.current) input.current.value = ''
     }
   }
   const add = async () => {
@@ -66,24 +68,8 @@ export default function ImportDialog({ onClose }: { readonly onClose: () => void
   return (
     <Dialog title="Open a file" size="lg" onClose={onClose}>
       <div className="stack">
-        <Button variant={ready ? 'default' : 'filled'} onClick={() => input.current?.click()}>
-          Choose a Link Count file
-        </Button>
-        <input
-          ref={input}
-          type="file"
-          accept=".json,.zip,application/json,application/zip"
-          className="unseen"
-          tabIndex={-1}
-          aria-label="File"
-          onChange={(event) => void read(event.currentTarget.files?.[0])}
-        />
-        {busy && (
-          <div role="status">
-            <p>{busy.words}</p>
-            <progress value={busy.share} aria-label="How much is done" />
-          </div>
-        )}
+        <FileChoice filled={!ready} onChoose={(file) => void read(file)} />
+        {busy && <Busy {...busy} />}
         {refused && (
           <p className="field-error" role="alert">
             {refused}
@@ -99,6 +85,43 @@ export default function ImportDialog({ onClose }: { readonly onClose: () => void
     </Dialog>
   )
 }
+
+function FileChoice({
+  filled,
+  onChoose,
+}: {
+  readonly filled: boolean
+  readonly onChoose: (file: File | undefined) => void
+}) {
+  const input = useRef<HTMLInputElement>(null)
+  return (
+    <>
+      <Button variant={filled ? 'filled' : 'default'} onClick={() => input.current?.click()}>
+        Choose a Link Count file
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        accept=".json,.zip,application/json,application/zip"
+        className="unseen"
+        tabIndex={-1}
+        aria-label="File"
+        onChange={(event) => {
+          onChoose(event.currentTarget.files?.[0])
+          // The same file may be chosen again.
+          event.currentTarget.value = ''
+        }}
+      />
+    </>
+  )
+}
+
+const Busy = ({ words, share }: Progress) => (
+  <div role="status">
+    <p>{words}</p>
+    <progress value={share} aria-label="How much is done" />
+  </div>
+)
 
 const isNothing = ({ added, changed }: Ready) =>
   added.engines + added.sheets + added.jobs + added.entries + changed === 0

@@ -82,14 +82,7 @@ export function RimMarkForm({
         onChange={(event) => setSeenFrom(event.currentTarget.value as Side)}
         data={(['timing', 'opposite'] as const).map((value) => ({ value, label: sheet.sides[value] }))}
       />
-      <div className="row">
-        <Button variant="filled" onClick={save}>
-          Keep the mark
-        </Button>
-        <Button variant="quiet" onClick={onLeave}>
-          Leave it
-        </Button>
-      </div>
+      <Foot onKeep={save} onLeave={onLeave} />
     </div>
   )
 }
@@ -121,4 +114,15 @@ const NameAndPlace = ({
       maxLength={60}
     />
   </>
+)
+
+const Foot = ({ onKeep, onLeave }: { readonly onKeep: () => void; readonly onLeave: () => void }) => (
+  <div className="row">
+    <Button variant="filled" onClick={onKeep}>
+      Keep the mark
+    </Button>
+    <Button variant="quiet" onClick={onLeave}>
+      Leave it
+    </Button>
+  </div>
 )

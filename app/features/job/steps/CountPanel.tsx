@@ -1,19 +1,18 @@
 import { Button, NativeSelect } from '@mantine/core'
-import { useState, type ReactNode } from 'react'
-import { markSeat, type CountVerdict, readDrive } from '@link-count/core/drive'
-import { verdictOfCount } from '@link-count/core/ledger'
-import type { BuildSheet, CountRule, EntryOf } from '@link-count/core/model'
+import { useState } from 'react'
+import { markSeat } from '@link-count/core/drive'
+import type { CountRule, EntryOf } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { fixed, formatDeg, formatLateness } from '@link-count/core/units'
-import { Figure } from '../../../ui/Figure'
-import { useDraft } from '../../../ui/fields'
+import { useDraft, type Draft } from '../../../ui/fields'
 import { showNotice } from '../../../ui/notice'
 import { nounsOf } from '../../../ui/wording'
 import { countDraftKey, ruleDraftKey } from '../countKeys'
 import { countablesOf, inHandOf, phaseOf, sectionDraftKey, type Countable } from '../countSection'
 import { useBench } from '../JobContext'
 import { LoopMoves } from './LoopMoves'
+import { CountResult } from './CountResult'
 import { CountRuleChoice } from './CountRuleChoice'
+import { ruleWords } from './countRuleWords'
 import { useCountKeys } from './useCountKeys'
 
 /** Counts from mark to mark along the runs with no slack in them, and says what the counts mean. */
@@ -55,10 +54,6 @@ export function CountPanel({ step }: { readonly step: Step }) {
     await say({ kind: 'count', ...where, rule, counted: n, phase, typed, stepId: step.id }, [count, chosen])
     setWriting(false)
   }
-  const startAgain = () => {
-    count.setText('0')
-    void showNotice({ words: `Count of ${n} set back to nought`, undo: () => count.setText(String(n)) })
-  }
   return (
     <div className="stack">
       <SectionChoice countables={countables} inHand={inHand} onChoose={chosen.setText} />
@@ -75,25 +70,7 @@ export function CountPanel({ step }: { readonly step: Step }) {
       )}
       {counting ? (
         <>
-          <button
-            type="button"
-            className="counter"
-            onClick={() => count.setText(String(n + 1))}
-            disabled={writing}
-            aria-label={writing ? `${n}, being written down` : `${n} counted. Touch for each ${unit.one}`}
-            data-counter
-          >
-            <span className="reading">{n}</span>
-            <small>{writing ? 'being written down' : `touch or space for each ${unit.one}`}</small>
-          </button>
-          <div className="row">
-            <Button variant="quiet" onClick={() => count.setText(String(Math.max(0, n - 1)))} disabled={n === 0}>
-              Take one back
-            </Button>
-            <Button variant="quiet" onClick={startAgain} disabled={n === 0}>
-              Start again
-            </Button>
-          </div>
+          <Counter count={count} n={n} writing={writing} unit={unit.one} />
           <Button variant="filled" onClick={() => void write()} disabled={n === 0}>
             At the {section.to.name.toLowerCase()}: {n}
           </Button>
@@ -107,6 +84,47 @@ export function CountPanel({ step }: { readonly step: Step }) {
       )}
       {counting && <LoopMoves loop={loop} phase={phase} step={step} />}
     </div>
+  )
+}
+
+/** A button as large as a hand, and the ways back. */
+function Counter({
+  count,
+  n,
+  writing,
+  unit,
+}: {
+  readonly count: Draft
+  readonly n: number
+  readonly writing: boolean
+  readonly unit: string
+}) {
+  const startAgain = () => {
+    count.setText('0')
+    void showNotice({ words: `Count of ${n} set back to nought`, undo: () => count.setText(String(n)) })
+  }
+  return (
+    <>
+      <button
+        type="button"
+        className="counter"
+        onClick={() => count.setText(String(n + 1))}
+        disabled={writing}
+        aria-label={writing ? `${n}, being written down` : `${n} counted. Touch for each ${unit}`}
+        data-counter
+      >
+        <span className="reading">{n}</span>
+        <small>{writing ? 'being written down' : `touch or space for each ${unit}`}</small>
+      </button>
+      <div className="row">
+        <Button variant="quiet" onClick={() => count.setText(String(Math.max(0, n - 1)))} disabled={n === 0}>
+          Take one back
+        </Button>
+        <Button variant="quiet" onClick={startAgain} disabled={n === 0}>
+          Start again
+        </Button>
+      </div>
+    </>
   )
 }
 
@@ -138,139 +156,4 @@ function SectionChoice({
 function lastRule(live: readonly { kind: string }[]): string {
   const last = live.findLast((entry): entry is EntryOf<'count'> => entry.kind === 'count')
   return last?.rule ?? ''
-}
-
-export const ruleWords = (rule: CountRule, unit = 'pin') =>
-  ({
-    both: `The ${unit} under each mark is counted.`,
-    firstOnly: `The ${unit} under the first mark is counted, the one under the last is not.`,
-    lastOnly: `The ${unit} under the first mark is not counted, the one under the last is.`,
-    neither: `The ${unit} under neither mark is counted.`,
-  })[rule]
-
-function CountResult({
-  countable,
-  written,
-  children,
-}: {
-  countable: Countable
-  written: EntryOf<'count'>
-  children: ReactNode
-}) {
-  const { view, strike } = useBench()
-  const { sheet } = view
-  const verdict = verdictOfCount(sheet, written, view.state.seats)
-  const again = (
-    <button type="button" className="link" onClick={() => strike(written, 'counted again')}>
-      Strike it and count again
-    </button>
-  )
-  if (!verdict) {
-    return (
-      <div className="result">
-        <p>
-          Counted <span className="reading">{written.counted}</span>. No expected count: the build sheet needs the
-          distance between the shafts and where the marks point in the timing position, or a count from the book.
-        </p>
-        {again}
-      </div>
-    )
-  }
-  const out = verdict.pitchesOut
-  return (
-    <div className="stack">
-      <div className="count-result">
-        <div className="count-found reading" aria-label={`Found ${written.counted}`}>
-          {written.counted}
-          <small>counted</small>
-        </div>
-        <dl className="figures">
-          <div>
-            <dt>Expected</dt>
-            <dd>
-              <Figure opened={openExpected(written, verdict, sheet, countable)} className="brass">
-                {fixed(verdict.expectedPitches, 1)} pitches
-              </Figure>
-            </dd>
-          </div>
-          <div>
-            <dt>{out === 0 ? 'Out by' : out < 0 ? 'Short by' : 'Over by'}</dt>
-            <dd className="reading">
-              {out === 0 ? 'no tooth' : `${Math.abs(out)} ${Math.abs(out) === 1 ? 'pitch' : 'pitches'}`}
-            </dd>
-          </div>
-          <div>
-            <dt>At the crank</dt>
-            <dd className="reading">{formatLateness(verdict.latenessDeg)}</dd>
-          </div>
-          <div>
-            <dt>One tooth is</dt>
-            <dd className="reading">{formatDeg(verdict.toothCrankDeg, 2)} crank</dd>
-          </div>
-        </dl>
-      </div>
-      {children}
-      {suspicionWords(verdict) && (
-        <p className="soft">{suspicionWords(verdict)} Count once more before moving anything.</p>
-      )}
-      {again}
-    </div>
-  )
-}
-
-const suspicionWords = ({ suspicion }: CountVerdict) =>
-  suspicion &&
-  {
-    otherRun: 'That number fits the other run. Was it counted down the slack side?',
-    bothEndsCounted: 'It would be right if one end pin was counted that should not be.',
-    noEndCounted: 'It would be right if one end pin was left out.',
-  }[suspicion]
-
-function openExpected(
-  written: EntryOf<'count'>,
-  verdict: CountVerdict,
-  sheet: BuildSheet,
-  { loop, section }: Countable,
-) {
-  const solved = readDrive(sheet).solved(loop)
-  const { expected } = section
-  const off = [expected?.movedFrom ?? 0, expected?.movedTo ?? 0].filter((teeth) => teeth !== 0)
-  return {
-    title: 'Expected count',
-    value: `${fixed(verdict.expectedPitches, 2)} pitches`,
-    plusMinus: expected?.from === 'geometry' ? '0.5 pitch' : undefined,
-    readings: [
-      { label: 'Counted by this rule', value: `${written.counted}, ${ruleWords(written.rule)}` },
-      { label: 'Pitches from mark to mark', value: fixed(verdict.foundPitches, 1) },
-      {
-        label: 'Along the other run',
-        value: expected?.otherRunPitches === undefined ? 'not known' : fixed(expected.otherRunPitches, 2),
-      },
-      { label: 'Whole loop', value: solved.ok ? `${solved.value.pitches} pitches` : 'not solved' },
-      ...(off.length > 0
-        ? [
-            {
-              label: 'A mark stands off the wrap',
-              value: `counted to the nearest engaged tooth, ${off.join(' and ')} teeth on`,
-            },
-          ]
-        : []),
-      ...(expected?.contradicts
-        ? [
-            {
-              label: 'Book and geometry disagree',
-              value: `${fixed(expected.contradicts.book, 1)} against ${fixed(expected.contradicts.geometry, 1)}`,
-            },
-          ]
-        : []),
-    ],
-    formula:
-      expected?.from === 'book'
-        ? 'The count that stands on the build sheet.'
-        : 'From mark to mark along the run, in the reference pose: what is wrapped round each sprocket or pulley in teeth, each straight run over the pitch. Found less expected, rounded, is whole teeth; the rest is lateness.',
-    source:
-      expected?.from === 'book'
-        ? 'The build sheet'
-        : 'Tangents of the two pitch circles, with the figures of the build sheet',
-  }
 }

@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react'
 import { partsOf } from '@link-count/core/sheet'
 import { explainDrift } from '@link-count/core/zero'
+import type { JobState } from '@link-count/core/ledger'
 import { fixed } from '@link-count/core/units'
 import { wheelAsSeen, ZeroFigure } from '../../../../ui/job'
 import { driftWords, methodWords } from '../../../../ui/wording'
@@ -10,7 +11,7 @@ const ReadingsChart = lazy(() => import('./ReadingsChart'))
 
 /** The zero with its ±, every reading behind it on one scale, what does not fit and why, and what would prove it. */
 export function ZeroResults() {
-  const { view, strike } = useBench()
+  const { view } = useBench()
   const { state, sheet } = view
   const { zero, zeroReadings, zeros } = state
   const waiting = zeros.unplaced.length > 0 && (
@@ -42,37 +43,7 @@ export function ZeroResults() {
           <span className="soft">read, {witnessWords(zero)}</span>
         )}
       </p>
-      <ul className="plain readings">
-        {zeroReadings.map(({ entryId, method, wheelDeg, dropMm, cylinderId, sigmaDeg }) => {
-          const misfit = zero.misfits.find((one) => one.entryId === entryId)
-          const on = partsOf(sheet).cylinder(cylinderId)
-          return (
-            <li key={entryId}>
-              <span className="reading">{wheelAsSeen(wheelDeg, state, 2)}</span>{' '}
-              <span className="soft">± {fixed(2 * sigmaDeg, 2)}°</span> {methodWords[method]}
-              {dropMm !== undefined && `, ${fixed(dropMm, 2)} mm down`}
-              {cylinderId !== sheet.zeroCylinderId && on && `, from cylinder ${on.name}`}
-              {misfit && (
-                <strong className="brass">
-                  {' '}
-                  does not fit: {fixed(Math.abs(misfit.offDeg), 1)}° {misfit.offDeg > 0 ? 'after' : 'before'}
-                </strong>
-              )}{' '}
-              <button
-                type="button"
-                className="link"
-                aria-label={`Strike ${methodWords[method]}, ${wheelAsSeen(wheelDeg, state, 2)}`}
-                onClick={() => {
-                  const entry = state.live.find(({ id }) => id === entryId)
-                  if (entry) strike(entry, 'struck by hand')
-                }}
-              >
-                Strike
-              </button>
-            </li>
-          )
-        })}
-      </ul>
+      <Readings zero={zero} />
       {zeroReadings.length > 1 && (
         <Suspense fallback={null}>
           <ReadingsChart />
@@ -95,6 +66,45 @@ export function ZeroResults() {
         </p>
       )}
     </div>
+  )
+}
+
+/** Every reading behind the zero, each with its ±, and by how much it does not fit. */
+function Readings({ zero }: { readonly zero: NonNullable<JobState['zero']> }) {
+  const { view, strike } = useBench()
+  const { state, sheet } = view
+  return (
+    <ul className="plain readings">
+      {state.zeroReadings.map(({ entryId, method, wheelDeg, dropMm, cylinderId, sigmaDeg }) => {
+        const misfit = zero.misfits.find((one) => one.entryId === entryId)
+        const on = partsOf(sheet).cylinder(cylinderId)
+        return (
+          <li key={entryId}>
+            <span className="reading">{wheelAsSeen(wheelDeg, state, 2)}</span>{' '}
+            <span className="soft">± {fixed(2 * sigmaDeg, 2)}°</span> {methodWords[method]}
+            {dropMm !== undefined && `, ${fixed(dropMm, 2)} mm down`}
+            {cylinderId !== sheet.zeroCylinderId && on && `, from cylinder ${on.name}`}
+            {misfit && (
+              <strong className="brass">
+                {' '}
+                does not fit: {fixed(Math.abs(misfit.offDeg), 1)}° {misfit.offDeg > 0 ? 'after' : 'before'}
+              </strong>
+            )}{' '}
+            <button
+              type="button"
+              className="link"
+              aria-label={`Strike ${methodWords[method]}, ${wheelAsSeen(wheelDeg, state, 2)}`}
+              onClick={() => {
+                const entry = state.live.find(({ id }) => id === entryId)
+                if (entry) strike(entry, 'struck by hand')
+              }}
+            >
+              Strike
+            </button>
+          </li>
+        )
+      })}
+    </ul>
   )
 }
 

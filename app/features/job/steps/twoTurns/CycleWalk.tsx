@@ -1,7 +1,7 @@
 import { Button, NativeSelect } from '@mantine/core'
 import { allOf } from '@link-count/core/ledger'
 import { judgeWalk, walkLooks, walkStops, type WalkLook, type WalkVerdict } from '@link-count/core/runSheet'
-import type { BuildSheet } from '@link-count/core/model'
+import type { BuildSheet, EntryOf } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { useDraft } from '../../../../ui/fields'
@@ -9,9 +9,11 @@ import { hourWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { Fold } from '../../../../ui/Fold'
 
+type Saw = EntryOf<'walk'>['saw']
+
 /** A walk round the cycle, a stop every half turn: what each piston, valve and mark should look like, and what differing means. */
 export function CycleWalk({ step }: { readonly step: Step }) {
-  const { view, side, say, drawn } = useBench()
+  const { view, say, drawn } = useBench()
   const { sheet, state, job, guard } = view
   const at = useDraft(`${job.id}:${step.id}:walk`, '0')
   const crankDeg = Number(at.text) || 0
@@ -41,38 +43,15 @@ export function CycleWalk({ step }: { readonly step: Step }) {
         data={walkStops(sheet).map((deg) => ({ value: String(deg), label: `${deg}° after firing TDC` }))}
       />
       <ul className="plain walk">
-        {looks.map((look) => {
-          const seen = seenOf(look)
-          const words = lookWords(look, sheet, side === 'opposite')
-          const entry = {
-            kind: 'walk',
-            crankDeg,
-            cylinderId: look.cylinderId,
-            what: look.what,
-            stepId: step.id,
-          } as const
-          return (
-            <li key={`${look.cylinderId} ${look.what}`}>
-              <span>{words}</span>
-              <Button
-                variant={seen === 'asExpected' ? 'filled' : 'default'}
-                aria-pressed={seen === 'asExpected'}
-                aria-label={`It is so: ${words}`}
-                onClick={() => void say({ ...entry, saw: 'asExpected' })}
-              >
-                It is so
-              </Button>
-              <Button
-                variant={seen === 'otherwise' ? 'filled' : 'quiet'}
-                aria-pressed={seen === 'otherwise'}
-                aria-label={`Otherwise: ${words}`}
-                onClick={() => void say({ ...entry, saw: 'otherwise' })}
-              >
-                Otherwise
-              </Button>
-            </li>
-          )
-        })}
+        {looks.map((look) => (
+          <Look
+            key={`${look.cylinderId} ${look.what}`}
+            look={look}
+            crankDeg={crankDeg}
+            seen={seenOf(look)}
+            stepId={step.id}
+          />
+        ))}
       </ul>
       {crankDeg + 180 < sheet.cycleDeg && (
         <Button
@@ -91,6 +70,44 @@ export function CycleWalk({ step }: { readonly step: Step }) {
       )}
       <Verdict verdict={verdict} sheet={sheet} />
     </Fold>
+  )
+}
+
+/** One thing to look at at this stop: it is so, or it is otherwise. */
+function Look({
+  look,
+  crankDeg,
+  seen,
+  stepId,
+}: {
+  readonly look: WalkLook
+  readonly crankDeg: number
+  readonly seen: Saw | undefined
+  readonly stepId: string
+}) {
+  const { view, side, say } = useBench()
+  const words = lookWords(look, view.sheet, side === 'opposite')
+  const entry = { kind: 'walk', crankDeg, cylinderId: look.cylinderId, what: look.what, stepId } as const
+  return (
+    <li>
+      <span>{words}</span>
+      <Button
+        variant={seen === 'asExpected' ? 'filled' : 'default'}
+        aria-pressed={seen === 'asExpected'}
+        aria-label={`It is so: ${words}`}
+        onClick={() => void say({ ...entry, saw: 'asExpected' })}
+      >
+        It is so
+      </Button>
+      <Button
+        variant={seen === 'otherwise' ? 'filled' : 'quiet'}
+        aria-pressed={seen === 'otherwise'}
+        aria-label={`Otherwise: ${words}`}
+        onClick={() => void say({ ...entry, saw: 'otherwise' })}
+      >
+        Otherwise
+      </Button>
+    </li>
   )
 }
 

@@ -1,7 +1,14 @@
 import { SegmentedControl } from '@mantine/core'
 import { entryLimits } from '@link-count/core/model'
 import { formatMm } from '@link-count/core/units'
-import { LengthInput, useDraft, useLengthField, useWheelField, WheelInput } from '../../../../ui/fields'
+import {
+  LengthInput,
+  type LengthField,
+  useDraft,
+  useLengthField,
+  useWheelField,
+  WheelInput,
+} from '../../../../ui/fields'
 import { camWayWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { useDialPlace } from './useDialPlace'
@@ -57,19 +64,7 @@ export function EventsWay({ step, shaft, phase }: CamWayProps) {
         ]}
       />
       {byFeeler ? (
-        <>
-          <LengthInput field={gap} label="The gap is set to" />
-          <LengthInput
-            field={blade}
-            label="The blade is"
-            description={
-              nips === undefined || thick
-                ? 'It opens where the blade nips and closes where it is free again.'
-                : `It nips at ${formatMm(nips, 3)} of lift.`
-            }
-          />
-          {thick && <p className="field-error">The blade is thicker than the gap.</p>}
-        </>
+        <BladeFields gap={gap} blade={blade} nipsMm={nips} />
       ) : (
         <>
           {dial.choice}
@@ -89,5 +84,33 @@ export function EventsWay({ step, shaft, phase }: CamWayProps) {
       <WheelInput field={closes} scale={state.degreeWheel} label="Closes: the degree wheel reads" />
       <WayFoot way={camWayWords.valveEvents} step={step} read={read} fields={{ opens, closes, ...lifts }} />
     </div>
+  )
+}
+
+/** A gap set by one blade and felt by another: the lift at which that one nips. */
+function BladeFields({
+  gap,
+  blade,
+  nipsMm,
+}: {
+  readonly gap: LengthField
+  readonly blade: LengthField
+  readonly nipsMm: number | undefined
+}) {
+  const thick = nipsMm !== undefined && nipsMm < 0
+  return (
+    <>
+      <LengthInput field={gap} label="The gap is set to" />
+      <LengthInput
+        field={blade}
+        label="The blade is"
+        description={
+          nipsMm === undefined || thick
+            ? 'It opens where the blade nips and closes where it is free again.'
+            : `It nips at ${formatMm(nipsMm, 3)} of lift.`
+        }
+      />
+      {thick && <p className="field-error">The blade is thicker than the gap.</p>}
+    </>
   )
 }

@@ -1,7 +1,7 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { formatMm } from '@link-count/core/units'
-import { entryLimits } from '@link-count/core/model'
+import { entryLimits, type EntryOf } from '@link-count/core/model'
 import { LengthInput, useLengthField } from '../../../../ui/fields'
 import { handWords } from '../../../../ui/wording'
 import { askTurn } from '../../askTurn'
@@ -13,14 +13,14 @@ import { usePair } from './usePair'
 
 /** A dial on the crown: the wheel at the same drop before and after the top, at as many drops as wanted. */
 export function DialWay(props: ZeroWayProps) {
-  const { view, side, say } = useBench()
-  const { state, sheet, job } = view
+  const { view, say } = useBench()
+  const { state, job } = view
   const { step, cylinder } = props
   const rod = useInCylinder('dialRod', props)
   const key = `${job.id}:${step.id}:dial:${cylinder.id}`
   const pair = usePair(key)
   const drop = useLengthField(`${key}:drop`, entryLimits('dialPair', 'dropMm'))
-  const [approach, setApproach] = useState<'eachWay' | 'oneWay'>('oneWay')
+  const [approach, setApproach] = useState<Approach>('oneWay')
   const pairs = state.zeroReadings.filter(({ method, cylinderId }) => method === 'dial' && cylinderId === cylinder.id)
   if (!rod) {
     return (
@@ -59,11 +59,7 @@ export function DialWay(props: ZeroWayProps) {
   return (
     <div className="stack">
       <DialResolution {...props} />
-      <p className="soft">
-        Set the dial to nought at the very top, where the needle stops.{' '}
-        {askTurn({ forReading: 'dialPairs' }, view, side).words} The stopped needle itself tells nothing: it stands
-        still over a degree or more.
-      </p>
+      <SetToNought />
       <LengthInput
         field={drop}
         label="Drop below the top"
@@ -77,16 +73,7 @@ export function DialWay(props: ZeroWayProps) {
         draft={draft}
         onEnter={write}
       />
-      <SegmentedControl
-        fullWidth
-        aria-label="Last moved"
-        value={approach}
-        onChange={(value) => setApproach(value as 'oneWay')}
-        data={[
-          { value: 'oneWay', label: `Both ${handWords(1, sheet, side)}` },
-          { value: 'eachWay', label: 'Each way once' },
-        ]}
-      />
+      <LastMoved approach={approach} onChange={setApproach} />
       <Button variant={pairs.length > 0 && !pair.both ? 'quiet' : 'filled'} onClick={write}>
         Write the pair down
       </Button>
@@ -94,6 +81,36 @@ export function DialWay(props: ZeroWayProps) {
         <InCylinder {...props} item="dialRod" change="out" words="Dial is out" filled={!pair.both} />
       )}
     </div>
+  )
+}
+
+function SetToNought() {
+  const { view, side } = useBench()
+  return (
+    <p className="soft">
+      Set the dial to nought at the very top, where the needle stops.{' '}
+      {askTurn({ forReading: 'dialPairs' }, view, side).words} The stopped needle itself tells nothing: it stands still
+      over a degree or more.
+    </p>
+  )
+}
+
+type Approach = EntryOf<'dialPair'>['approach']
+
+/** Which way the wheel was turned last before each reading: what the drive's play does to them. */
+function LastMoved({ approach, onChange }: { approach: Approach; onChange: (approach: Approach) => void }) {
+  const { view, side } = useBench()
+  return (
+    <SegmentedControl
+      fullWidth
+      aria-label="Last moved"
+      value={approach}
+      onChange={(value) => onChange(value as Approach)}
+      data={[
+        { value: 'oneWay', label: `Both ${handWords(1, view.sheet, side)}` },
+        { value: 'eachWay', label: 'Each way once' },
+      ]}
+    />
   )
 }
 
