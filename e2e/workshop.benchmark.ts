@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { fileText, makeFile } from '@link-count/core/file'
-import { benchJob } from '@link-count/core/testing/bench'
+import { firstJob } from '@link-count/core/testing/oneChain'
 import { lifetime } from '@link-count/core/testing/lifetime'
 import { goal } from './goal'
 import { workSoFar } from './mainThread'
@@ -8,7 +8,7 @@ import { workSoFar } from './mainThread'
 /* A workshop after a day, and after a lifetime: opened, written in, looked at, saved and brought back. */
 
 const fileOf = (engines: number, entries: number) =>
-  Buffer.from([...fileText(makeFile(lifetime(engines, entries), benchJob.at))].join(''))
+  Buffer.from([...fileText(makeFile(lifetime(engines, entries), firstJob.at))].join(''))
 
 const median = (numbers: readonly number[]) => [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length / 2)] ?? NaN
 

@@ -1,4 +1,4 @@
-import { entrySchema, type Engine, type Entry, type EntryDraft, type Job, type Records } from '@link-count/core/model'
+import { entrySchema, type Engine, type Entry, type NewEntry, type Job, type Records } from '@link-count/core/model'
 import { demoJobs, type DemoJob } from './demoJobs'
 import type { DemoEngine } from './demoEngine'
 import { demoEngines } from './scenario'
@@ -30,12 +30,12 @@ export function buildDemo(): Records {
 const later = (iso: string, minutes: number) => new Date(Date.parse(iso) + minutes * 60_000).toISOString()
 
 function entriesOf(job: DemoJob): Entry[] {
-  const drafts: EntryDraft[] = job.says(demoEngines.find(({ id }) => id === job.engineId) as DemoEngine)
-  return drafts.map((draft, i) =>
+  const newEntries: NewEntry[] = job.says(demoEngines.find(({ id }) => id === job.engineId) as DemoEngine)
+  return newEntries.map((newEntry, i) =>
     entrySchema.parse({
       conditions: [],
       typed: [],
-      ...draft,
+      ...newEntry,
       id: `${job.id}-${String(i + 1).padStart(3, '0')}`,
       jobId: job.id,
       sheetId: `sheet-${job.engineId}`,

@@ -1,6 +1,6 @@
 import { cautionsFor } from '@link-count/core/runSheet'
 import { PART_IDS as ids } from '@link-count/core/starters'
-import type { CountRule, EntryDraft, Phase } from '@link-count/core/model'
+import type { CountRule, NewEntry, Phase } from '@link-count/core/model'
 import { parseLength } from '@link-count/core/units'
 import type { DemoEngine } from './demoEngine'
 
@@ -11,22 +11,22 @@ export interface DemoJob {
   readonly at: string
   readonly arrival: 'chainOn' | 'chainOff'
   readonly reason: string
-  readonly says: (engine: DemoEngine) => EntryDraft[]
+  readonly says: (engine: DemoEngine) => NewEntry[]
 }
 
 const CYL = 'cyl-1'
 
-const done = (...steps: string[]): EntryDraft[] =>
+const done = (...steps: string[]): NewEntry[] =>
   steps.map((target) => ({ kind: 'step', target, outcome: 'done', reason: '' }))
 
-const madeSafe = ({ starting, fuel }: DemoEngine): EntryDraft[] => [
-  ...cautionsFor({ starting, fuel }).map(({ id }): EntryDraft => ({ kind: 'tick', cautionId: id, ticked: true })),
+const madeSafe = ({ starting, fuel }: DemoEngine): NewEntry[] => [
+  ...cautionsFor({ starting, fuel }).map(({ id }): NewEntry => ({ kind: 'tick', cautionId: id, ticked: true })),
   ...done('makeSafe'),
 ]
 
 /** Gaps as typed, inlet and exhaust of each cylinder in turn. */
-const lash = (phase: 'found' | 'left', texts: readonly string[]): EntryDraft[] => [
-  ...texts.map((text, i): EntryDraft => {
+const lash = (phase: 'found' | 'left', texts: readonly string[]): NewEntry[] => [
+  ...texts.map((text, i): NewEntry => {
     const parsed = parseLength(text)
     if (!parsed.ok) throw new Error(`The demo has a gap that cannot be read: ${text}`)
     const camId = `cam-${Math.floor(i / 2) + 1}-${i % 2 === 0 ? 'inlet' : 'exhaust'}`
@@ -42,7 +42,7 @@ const lash = (phase: 'found' | 'left', texts: readonly string[]): EntryDraft[] =
   ...done(phase === 'found' ? 'lashFound' : 'lashLeft'),
 ]
 
-const valveEvents = (phase: Phase, camId: string, opensWheelDeg: number, closesWheelDeg: number): EntryDraft => ({
+const valveEvents = (phase: Phase, camId: string, opensWheelDeg: number, closesWheelDeg: number): NewEntry => ({
   kind: 'valveEvents',
   camId,
   phase,
@@ -55,7 +55,7 @@ const valveEvents = (phase: Phase, camId: string, opensWheelDeg: number, closesW
   ],
 })
 
-const contacts = (firstDeg: number, secondDeg: number): EntryDraft => ({
+const contacts = (firstDeg: number, secondDeg: number): NewEntry => ({
   kind: 'stopContacts',
   cylinderId: CYL,
   firstDeg,
@@ -66,7 +66,7 @@ const contacts = (firstDeg: number, secondDeg: number): EntryDraft => ({
   ],
 })
 
-const stop = (change: 'in' | 'out'): EntryDraft => ({
+const stop = (change: 'in' | 'out'): NewEntry => ({
   kind: 'item',
   itemId: `stop-${CYL}`,
   item: 'stop',
@@ -74,13 +74,13 @@ const stop = (change: 'in' | 'out'): EntryDraft => ({
   change,
 })
 
-const zero = (readToDeg: number, ...pairs: [number, number][]): EntryDraft[] => [
+const zero = (readToDeg: number, ...pairs: [number, number][]): NewEntry[] => [
   { kind: 'degreeWheel', scale: { kind: 'full', rises: 'running', readToDeg } },
   ...pairs.flatMap(([first, second]) => [stop('in'), contacts(first, second), stop('out')]),
   ...done(`trueTdc-${CYL}`),
 ]
 
-const dialRod = (change: 'in' | 'out'): EntryDraft => ({
+const dialRod = (change: 'in' | 'out'): NewEntry => ({
   kind: 'item',
   itemId: `dialRod-${CYL}`,
   item: 'dialRod',
@@ -89,10 +89,10 @@ const dialRod = (change: 'in' | 'out'): EntryDraft => ({
 })
 
 /** Drop, wheel coming up, wheel going down. */
-const dialPairs = (...pairs: [number, number, number][]): EntryDraft[] => [
+const dialPairs = (...pairs: [number, number, number][]): NewEntry[] => [
   { kind: 'dial', readToMm: 0.01 },
   dialRod('in'),
-  ...pairs.map(([dropMm, beforeDeg, afterDeg]): EntryDraft => ({
+  ...pairs.map(([dropMm, beforeDeg, afterDeg]): NewEntry => ({
     kind: 'dialPair',
     cylinderId: CYL,
     dropMm,
@@ -108,7 +108,7 @@ const dialPairs = (...pairs: [number, number, number][]): EntryDraft[] => [
   dialRod('out'),
 ]
 
-const rimMark = (markId: string, name: string, wheelDeg: number, claimDeg = 0): EntryDraft => ({
+const rimMark = (markId: string, name: string, wheelDeg: number, claimDeg = 0): NewEntry => ({
   kind: 'factoryMark',
   cylinderId: CYL,
   name,
@@ -118,9 +118,9 @@ const rimMark = (markId: string, name: string, wheelDeg: number, claimDeg = 0): 
   typed: [{ field: 'wheel', text: String(wheelDeg) }],
 })
 
-const half = (wheelDeg: number, ...witnesses: ('thumb' | 'lobes')[]): EntryDraft[] => [
+const half = (wheelDeg: number, ...witnesses: ('thumb' | 'lobes')[]): NewEntry[] => [
   { kind: 'stands', place: 'tdc', cylinderId: CYL, wheelDeg },
-  ...witnesses.map((evidence): EntryDraft => ({ kind: 'witness', cylinderId: CYL, evidence, says: 'firing' })),
+  ...witnesses.map((evidence): NewEntry => ({ kind: 'witness', cylinderId: CYL, evidence, says: 'firing' })),
   ...done(`whichTdc-${CYL}`),
 ]
 
@@ -129,7 +129,7 @@ const camMark = (
   wheelDeg: number,
   shaftId: string = ids.cam,
   markId: string = ids.camMark,
-): EntryDraft => ({
+): NewEntry => ({
   kind: 'camMark',
   shaftId,
   markId,
@@ -146,7 +146,7 @@ interface Counted {
 }
 const ONE_CHAIN: Counted = { loopId: ids.chain, fromMarkId: ids.camMark, toMarkId: ids.crankMark }
 
-const count = (phase: Phase, counted: number, where = ONE_CHAIN, rule: CountRule = 'lastOnly'): EntryDraft => ({
+const count = (phase: Phase, counted: number, where = ONE_CHAIN, rule: CountRule = 'lastOnly'): NewEntry => ({
   kind: 'count',
   ...where,
   run: 'tight',
@@ -156,21 +156,21 @@ const count = (phase: Phase, counted: number, where = ONE_CHAIN, rule: CountRule
   typed: [{ field: 'counted', text: String(counted) }],
 })
 
-const turned = (deg: number): EntryDraft => ({ kind: 'turned', deg, ended: 'onMark' })
-const atPose = (wheelDeg: number): EntryDraft => ({ kind: 'stands', place: 'pose', cylinderId: CYL, wheelDeg })
-const tensioner = (state: 'heldBack' | 'fitted' | 'released' | 'proven'): EntryDraft => ({
+const turned = (deg: number): NewEntry => ({ kind: 'turned', deg, ended: 'onMark' })
+const atPose = (wheelDeg: number): NewEntry => ({ kind: 'stands', place: 'pose', cylinderId: CYL, wheelDeg })
+const tensioner = (state: 'heldBack' | 'fitted' | 'released' | 'proven'): NewEntry => ({
   kind: 'tensioner',
   memberId: ids.tensioner,
   state,
 })
-const pin = (change: 'in' | 'out'): EntryDraft => ({
+const pin = (change: 'in' | 'out'): NewEntry => ({
   kind: 'item',
   itemId: 'pin-tensioner',
   item: 'tensionerPin',
   where: '',
   change,
 })
-const chainOff = (wheelDeg: number): EntryDraft[] => [
+const chainOff = (wheelDeg: number): NewEntry[] => [
   turned(720),
   atPose(wheelDeg),
   tensioner('heldBack'),
@@ -178,11 +178,11 @@ const chainOff = (wheelDeg: number): EntryDraft[] => [
   { kind: 'loop', loopId: ids.chain, change: 'off' },
   ...done(`poseChainOff-${ids.chain}`),
 ]
-const camSet = (offDeg: number, text: string): EntryDraft[] => [
+const camSet = (offDeg: number, text: string): NewEntry[] => [
   { kind: 'camSet', shaftId: ids.cam, offDeg, typed: [{ field: 'off', text }] },
   ...done(`setCam-${ids.cam}`),
 ]
-const chainOn: EntryDraft = { kind: 'loop', loopId: ids.chain, change: 'on' }
+const chainOn: NewEntry = { kind: 'loop', loopId: ids.chain, change: 'on' }
 
 export const demoJobs: readonly DemoJob[] = [
   {
@@ -250,7 +250,7 @@ export const demoJobs: readonly DemoJob[] = [
         'chainOnCount-lower',
         'chainOnCount-upper',
         'tensioner-tensioner',
-      ].map((target): EntryDraft => ({
+      ].map((target): NewEntry => ({
         kind: 'step',
         target,
         outcome: 'skipped',
@@ -260,7 +260,7 @@ export const demoJobs: readonly DemoJob[] = [
       turned(360),
       camMark('left', 2.6, 'exhaust-cam', 'mark-exhaust-sprocket'),
       camMark('left', 0.3, 'inlet-cam', 'mark-inlet-sprocket'),
-      ...['exhaust-cam', 'inlet-cam'].map((shaftId, n): EntryDraft => ({
+      ...['exhaust-cam', 'inlet-cam'].map((shaftId, n): NewEntry => ({
         kind: 'deviation',
         shaftId,
         latenessDeg: n === 0 ? 6.6 : 4.3,
@@ -308,7 +308,7 @@ export const demoJobs: readonly DemoJob[] = [
       count('found', 36, { loopId: 'chain-b', fromMarkId: 'mark-cam-sprocket-b', toMarkId: 'mark-sprocket-b' }),
       ...done('asFound-cam-a', 'asFound-cam-b'),
       atPose(59.75),
-      ...['a', 'b'].flatMap((bank): EntryDraft[] => [
+      ...['a', 'b'].flatMap((bank): NewEntry[] => [
         { kind: 'tensioner', memberId: `tensioner-${bank}`, state: 'heldBack' },
         {
           kind: 'item',

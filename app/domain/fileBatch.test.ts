@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import type { Records } from '@link-count/core/model'
-import { benchJob, benchSheet, entriesOf } from '@link-count/core/testing/bench'
+import { firstJob, oneChainSheet, entriesOf } from '@link-count/core/testing/oneChain'
 import { batchOfFile } from './fileBatch'
 
 const nothing: Records = { engines: [], sheets: [], jobs: [], entries: [] }
@@ -11,8 +11,8 @@ const asked = (device: string) => {
 }
 
 test('what is new and what is changed are one batch, and the engines that it touches wait for their summaries', () => {
-  const add = { ...nothing, jobs: [{ ...benchJob, id: 'job-2', engineId: 'other' }], entries }
-  const change = { ...nothing, sheets: [{ ...benchSheet(), engineId: 'third' }] }
+  const add = { ...nothing, jobs: [{ ...firstJob, id: 'job-2', engineId: 'other' }], entries }
+  const change = { ...nothing, sheets: [{ ...oneChainSheet(), engineId: 'third' }] }
   const { put } = batchOfFile({ add, change }, [], asked('d-mine'))
   expect(put?.entries).toEqual(entries)
   expect(put?.sheets).toHaveLength(1)
@@ -32,6 +32,6 @@ test('a file with this device’s own work that was not here gives the device a 
 })
 
 test('a sheet that the merge made is refused where it is none', () => {
-  const change = { ...nothing, sheets: [{ ...benchSheet(), cycleDeg: 500 as never }] }
+  const change = { ...nothing, sheets: [{ ...oneChainSheet(), cycleDeg: 500 as never }] }
   expect(() => batchOfFile({ add: nothing, change }, [], asked('d'))).toThrow()
 })

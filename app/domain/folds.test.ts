@@ -1,16 +1,16 @@
 import { expect, test } from 'vitest'
 import { foldEngine, stateOfJob } from '@link-count/core/ledger'
-import { benchJob, benchSheet, entriesOf, turned } from '@link-count/core/testing/bench'
+import { firstJob, oneChainSheet, entriesOf, turned } from '@link-count/core/testing/oneChain'
 import { foldOf } from './folds'
 
-const jobs = [benchJob]
-const sheets = [benchSheet()]
+const jobs = [firstJob]
+const sheets = [oneChainSheet()]
 const entries = entriesOf(Array.from({ length: 6 }, () => turned(90))).map((entry, i) => ({
   ...entry,
   counter: i + 1,
   seen: {},
 }))
-const totalOf = (fold: ReturnType<typeof foldOf>) => stateOfJob(fold, benchJob.id).crank.totalDeg
+const totalOf = (fold: ReturnType<typeof foldOf>) => stateOfJob(fold, firstJob.id).crank.totalDeg
 
 test('the same work is the same fold; lines on top carry it on to what folding all of them gives', () => {
   const first = foldOf('one', { jobs, sheets, entries: entries.slice(0, 3) })
@@ -20,7 +20,7 @@ test('the same work is the same fold; lines on top carry it on to what folding a
   expect(foldOf('one', work)).toBe(on)
   expect(totalOf(on)).toBe(540)
   expect(totalOf(first)).toBe(270)
-  expect(stateOfJob(on, benchJob.id)).toEqual(stateOfJob(foldEngine(work), benchJob.id))
+  expect(stateOfJob(on, firstJob.id)).toEqual(stateOfJob(foldEngine(work), firstJob.id))
 })
 
 test('fewer lines, other lines, another sheet: folded anew', () => {
@@ -28,8 +28,8 @@ test('fewer lines, other lines, another sheet: folded anew', () => {
   expect(totalOf(foldOf('two', { jobs, sheets, entries: entries.slice(0, 2) }))).toBe(180)
   const other = entries.map((entry, i) => (i === 0 && entry.kind === 'turned' ? { ...entry, deg: 10 } : entry))
   expect(totalOf(foldOf('two', { jobs, sheets, entries: other }))).toBe(460)
-  const cycle = [{ ...benchSheet(), notes: 'other' }]
-  expect(stateOfJob(foldOf('two', { jobs, sheets: cycle, entries }), benchJob.id).sheetId).toBe('sheet')
+  const cycle = [{ ...oneChainSheet(), notes: 'other' }]
+  expect(stateOfJob(foldOf('two', { jobs, sheets: cycle, entries }), firstJob.id).sheetId).toBe('sheet')
 })
 
 test('engines gone to and fro between do not mix', () => {

@@ -12,7 +12,7 @@ import {
   type JobState,
 } from '@link-count/core/ledger'
 import { readMarks, type MarkReading } from '@link-count/core/marks'
-import type { BuildSheet, Engine, Entry, EntryDraft, Job } from '@link-count/core/model'
+import type { BuildSheet, Engine, Entry, NewEntry, Job } from '@link-count/core/model'
 import {
   makeRunSheet,
   statusOf,
@@ -178,7 +178,7 @@ const selectJobReads = createSelector(
 )
 
 /** The guard as it would be with one more line of a job's ledger; nothing is written. */
-export function guardWith(state: RootState, jobId: string, draft: EntryDraft, device: string): Guard | undefined {
+export function guardWith(state: RootState, jobId: string, newEntry: NewEntry, device: string): Guard | undefined {
   const job = jobSelectors.selectById(state.jobs, jobId)
   const view = selectJobView(state, jobId)
   if (!job || !view) return undefined
@@ -186,7 +186,7 @@ export function guardWith(state: RootState, jobId: string, draft: EntryDraft, de
   const would = {
     conditions: [],
     typed: [],
-    ...draft,
+    ...newEntry,
     ...nextStamp(work.entries, device),
     id: 'would-be',
     jobId,

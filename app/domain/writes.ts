@@ -6,7 +6,7 @@ import {
   type BuildSheet,
   type Engine,
   type Entry,
-  type EntryDraft,
+  type NewEntry,
   type Job,
 } from '@link-count/core/model'
 import { citedSheets, nextStamp, sheetIdNow } from '@link-count/core/ledger'
@@ -52,18 +52,18 @@ export const openJob = (job: Omit<Job, 'id' | 'at' | 'number'>, takes: readonly 
   })
 
 /** The lines that are to be said in a job's ledger, in order, as they are then stored. */
-function linesOf(state: RootState, { newId, now }: Outside, jobId: string, drafts: readonly EntryDraft[]): Entry[] {
+function linesOf(state: RootState, { newId, now }: Outside, jobId: string, newEntries: readonly NewEntry[]): Entry[] {
   const job = jobSelectors.selectById(state.jobs, jobId)
   if (!job) throw new WriteError('gone', `There is no job ${jobId}`)
   const onEngine = entriesOf(state, job.engineId)
   const sheetId = selectJobView(state, jobId)?.sheet.id ?? sheetIdNow(job, onEngine)
   const device = deviceOf(state)
   const { counter, seen } = nextStamp(onEngine, device)
-  return drafts.map((draft, i) =>
+  return newEntries.map((newEntry, i) =>
     entrySchema.parse({
       conditions: [],
       typed: [],
-      ...draft,
+      ...newEntry,
       id: newId(),
       jobId,
       sheetId,
@@ -77,9 +77,9 @@ function linesOf(state: RootState, { newId, now }: Outside, jobId: string, draft
 }
 
 /** Says things in a job's ledger, in order, as one write. */
-export const say = (jobId: string, drafts: readonly EntryDraft[], takes: readonly DraftRow[] = []) =>
+export const say = (jobId: string, newEntries: readonly NewEntry[], takes: readonly DraftRow[] = []) =>
   commit((state, env): Made<readonly Entry[]> => {
-    const rows = linesOf(state, env, jobId, drafts)
+    const rows = linesOf(state, env, jobId, newEntries)
     return { batch: { put: { entries: rows }, ...taken(state, takes) }, give: rows }
   })
 
@@ -102,9 +102,9 @@ export const addPicture = (
 
 /** The guard as it would be with one more line of a job's ledger; nothing is written. */
 export const guardIfSaid =
-  (jobId: string, draft: EntryDraft): AppThunk<Guard | undefined> =>
+  (jobId: string, newEntry: NewEntry): AppThunk<Guard | undefined> =>
   (_dispatch, getState) =>
-    guardWith(getState(), jobId, draft, deviceOf(getState()))
+    guardWith(getState(), jobId, newEntry, deviceOf(getState()))
 
 /** Changes the newest build sheet as it is when the write has its turn, so that another field changed meanwhile stays. A version that an entry or a job
  *  cites is never touched: the change makes the next one. */

@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react'
 import { linkMap, readDrive } from '@link-count/core/drive'
 import { linkMapDrawing } from '@link-count/core/paper'
 import { ringOfCams } from '@link-count/core/testing/ringOfCams'
-import { benchJob, degreeWheel, madeSafe, stops } from '@link-count/core/testing/bench'
+import { firstJob, degreeWheel, madeSafe, stops } from '@link-count/core/testing/oneChain'
 import { demoRecords } from '../demo/demoRecords'
 import { CrankReadout } from '../features/job/bench/CrankReadout'
 import { DegreeWheel } from '../features/job/bench/DegreeWheel'
@@ -33,7 +33,7 @@ function OnBench({ sheet, children }: { readonly sheet?: (typeof sheets)[number]
   const [drawn] = useState(() => makeDrawnCrank(40))
   const [view] = useState(() =>
     sheet
-      ? viewOf(madeSafe, { ...sheet, id: benchJob.sheetId })
+      ? viewOf(madeSafe, { ...sheet, id: firstJob.sheetId })
       : viewOf([...madeSafe, degreeWheel, stops(318.4, 22.6)]),
   )
   const nothing = async () => undefined

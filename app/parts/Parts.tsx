@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react'
 import { Provider } from 'react-redux'
-import { benchSheet } from '@link-count/core/testing/bench'
+import { oneChainSheet } from '@link-count/core/testing/oneChain'
 import { makeStore } from '../store'
 import { WorkshopProvider } from '../ui/WorkshopContext'
 import { DrawingParts } from './DrawingParts'
@@ -23,7 +23,7 @@ export function Parts() {
         }}
       >
         <main className="parts">
-          <GuardParts sheet={benchSheet()} />
+          <GuardParts sheet={oneChainSheet()} />
           <DrawingParts />
           <FieldParts />
         </main>

@@ -8,7 +8,7 @@ import {
   fileSchema,
   type BuildSheet,
   type Entry,
-  type EntryDraft,
+  type NewEntry,
   type LinkCountFile,
   type Records,
 } from '@link-count/core/model'
@@ -132,11 +132,11 @@ class Copy {
     }
     const job = pick(this.random, own)
     const ofEngine = entries.filter(({ jobId }) => own.some(({ id }) => id === jobId))
-    const said: EntryDraft[] =
+    const said: NewEntry[] =
       does === 'take'
         ? [{ kind: 'sheet', toSheetId: newest.id }]
         : [
-            pick<EntryDraft>(this.random, [
+            pick<NewEntry>(this.random, [
               { kind: 'note', text: this.words() },
               { kind: 'turned', deg: 90, ended: 'onMark' },
             ]),

@@ -1,13 +1,17 @@
 import { judgeGuard } from '@link-count/core/guard'
 import { foldJob } from '@link-count/core/ledger'
-import type { BuildSheet, Engine, EntryDraft, Job } from '@link-count/core/model'
+import type { BuildSheet, Engine, NewEntry, Job } from '@link-count/core/model'
 import { makeRunSheet, statusOf, stepInHand, stepsOf, type Step } from '@link-count/core/runSheet'
-import { benchJob, benchSheet, entriesOf } from '@link-count/core/testing/bench'
+import { firstJob, oneChainSheet, entriesOf } from '@link-count/core/testing/oneChain'
 import type { JobView } from '../domain/views'
 
 /** A job as the screens see it, from what was written in it. */
-export function viewOf(drafts: readonly EntryDraft[], sheet: BuildSheet = benchSheet(), job: Job = benchJob): JobView {
-  const entries = entriesOf(drafts)
+export function viewOf(
+  newEntries: readonly NewEntry[],
+  sheet: BuildSheet = oneChainSheet(),
+  job: Job = firstJob,
+): JobView {
+  const entries = entriesOf(newEntries)
   const state = foldJob({ job, sheets: [sheet], entries })
   const groups = makeRunSheet(sheet)
   const run = stepsOf(groups)

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { gaussian, makeRandom } from '../random'
-import { camBench, camOf, type CamFigures } from '../testing/camBench'
+import { sheetWithCams, camOf, type CamFigures } from '../testing/sheetWithCams'
 import { wrapTo360, wrapToCycle } from '../units'
 import {
   camSpec,
@@ -22,7 +22,7 @@ import {
 
 const inlet: CamFigures = { opensDeg: 17, closesDeg: 57, topLiftMm: 9, checkingLiftMm: 0.5, fullLiftClock: 6 }
 const exhaust: CamFigures = { opensDeg: 60, closesDeg: 20, topLiftMm: 8.6, checkingLiftMm: 0.5, fullLiftClock: 6 }
-const sheet = camBench(inlet, exhaust)
+const sheet = sheetWithCams(inlet, exhaust)
 const zero = { wheelDeg: 30, sigmaDeg: 0.1 }
 const bench = { sheet, zero, wheelSigmaDeg: 0.15 }
 const [inletCam, exhaustCam] = [camOf(sheet, 'inlet'), camOf(sheet, 'exhaust')]
@@ -69,11 +69,11 @@ describe('an opening and a closing', () => {
       durationDeg: expect.closeTo(0, 6),
     })
     expect(converted.sigmaDeg).toBeGreaterThan(said(read(17, 57)).sigmaDeg)
-    const bare = camBench({ opensDeg: 17, closesDeg: 57, checkingLiftMm: 0.5 }, {})
+    const bare = sheetWithCams({ opensDeg: 17, closesDeg: 57, checkingLiftMm: 0.5 }, {})
     expect(latenessFromEvents({ ...bench, sheet: bare }, camOf(bare, 'inlet'), wheel, 0.5)).toBe('noProfile')
   })
   test('without the book’s figures nothing is said', () => {
-    const bare = camBench({}, {})
+    const bare = sheetWithCams({}, {})
     expect(
       latenessFromEvents({ ...bench, sheet: bare }, camOf(bare, 'inlet'), { opensWheelDeg: 1, closesWheelDeg: 2 }, 0.5),
     ).toBe('noSpec')
@@ -157,7 +157,7 @@ describe('lobes as a clock face, clockwise engine, half speed: 15 degrees of cra
     }
   })
   test('without where it points at full lift nothing is said', () => {
-    const bare = camBench({ opensDeg: 17, closesDeg: 57 }, {})
+    const bare = sheetWithCams({ opensDeg: 17, closesDeg: 57 }, {})
     expect(latenessFromClock(bare, camOf(bare, 'inlet'), { crankDeg: 0, hour: 3, sureToHours: 1 })).toBe('noClock')
   })
 })
@@ -236,7 +236,7 @@ describe.each(['gaussian', 'rounded'] as const)('the ± of every way is honest: 
   test.each(['tdcLift', 'rocking'])('%s, by what the stand-in lobe and the dial may be wrong', (name) => {
     // The lift at TDC is given by the book here, so that the lobe is only used for its slope.
     const tdc = { inlet: i.liftAt(-110), exhaust: e.liftAt(110) }
-    const given = camBench({ ...inlet, tdcLiftMm: tdc.inlet }, { ...exhaust, tdcLiftMm: tdc.exhaust })
+    const given = sheetWithCams({ ...inlet, tdcLiftMm: tdc.inlet }, { ...exhaust, tdcLiftMm: tdc.exhaust })
     const pair = { inlet: camOf(given, 'inlet'), exhaust: camOf(given, 'exhaust') }
     const exact = { ...sure, sheet: given }
     const trials = 4000

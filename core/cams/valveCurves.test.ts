@@ -1,12 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { camBench, camOf, type CamFigures } from '../testing/camBench'
+import { sheetWithCams, camOf, type CamFigures } from '../testing/sheetWithCams'
 import { camSpec, liftCurve, overlapOf, pistonCurve } from '.'
 
 const inlet: CamFigures = { opensDeg: 17, closesDeg: 57, checkingLiftMm: 0.5, topLiftMm: 9 }
 const exhaust: CamFigures = { opensDeg: 60, closesDeg: 20, checkingLiftMm: 0.5, topLiftMm: 8.6 }
 const known = (value: number) => ({ value, typed: String(value), trust: 'manual' as const })
-const sheet = camBench(inlet, exhaust, { strokeMm: known(82), rodMm: known(142) })
+const sheet = sheetWithCams(inlet, exhaust, { strokeMm: known(82), rodMm: known(142) })
 const liftsAt = (lateDeg: number, ...degs: number[]) => {
   const curve = liftCurve(sheet, camOf(sheet, 'inlet'), { lateDeg, stepDeg: 1 })
   return degs.map((deg) => curve?.find((point) => point.deg === deg)?.mm)
@@ -50,7 +50,7 @@ describe('lift over the cycle', () => {
     expect(area / own).toBeCloseTo(1, 3)
   })
   test('without figures there is no curve', () => {
-    const bare = camBench({}, {})
+    const bare = sheetWithCams({}, {})
     expect(liftCurve(bare, camOf(bare, 'inlet'), { lateDeg: 0, stepDeg: 4 })).toBeUndefined()
   })
 })
@@ -69,7 +69,7 @@ describe('the piston on the same axis', () => {
     expect(pistonCurve(sheet, 'cyl-1', 1)?.find((point) => point.deg === deg)?.mm).toBeCloseTo(mm, 1),
   )
   test('without stroke or rod, or a cylinder whose place is not known, there is none', () => {
-    expect(pistonCurve(camBench(inlet, exhaust), 'cyl-1', 1)).toBeUndefined()
+    expect(pistonCurve(sheetWithCams(inlet, exhaust), 'cyl-1', 1)).toBeUndefined()
     expect(pistonCurve(sheet, 'nobody', 1)).toBeUndefined()
     expect(pistonCurve({ ...sheet, rodMm: known(40) }, 'cyl-1', 1)).toBeUndefined()
   })
@@ -81,9 +81,9 @@ describe('overlap', () => {
     expect(overlapOf(sheet, 'cyl-1')).toEqual({ fromDeg: 343, toDeg: 380 })
   })
   test('none where they are never open at once, or it is not known', () => {
-    const none = camBench({ ...inlet, opensDeg: -10 }, { ...exhaust, closesDeg: 5 })
+    const none = sheetWithCams({ ...inlet, opensDeg: -10 }, { ...exhaust, closesDeg: 5 })
     expect(overlapOf(none, 'cyl-1')).toBeUndefined()
-    expect(overlapOf(camBench(inlet, {}), 'cyl-1')).toBeUndefined()
+    expect(overlapOf(sheetWithCams(inlet, {}), 'cyl-1')).toBeUndefined()
     expect(overlapOf(sheet, 'nobody')).toBeUndefined()
   })
 })

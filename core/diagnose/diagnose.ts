@@ -61,7 +61,7 @@ export function diagnose(readings: Readings): Diagnosis {
 
 /** With no single cause left: two at once; and where those do not fit either, a camshaft that is not the book's. */
 function lastResort(readings: Readings): readonly Fit[] {
-  const two = judge(readings, pairs(readings)).standing
+  const two = judge(readings, twoTogether(readings)).standing
   return two.length > 0 ? two : judge(readings, wrongCam(readings)).standing
 }
 
@@ -112,7 +112,7 @@ function worstOf({ lobes }: Readings, { lobes: said, besides }: Prediction): num
 }
 
 /** Two causes at once: whole teeth on top of something that makes everything late, or of what changes durations; late and durations. */
-function pairs(readings: Readings): Prediction[] {
+function twoTogether(readings: Readings): Prediction[] {
   const lates = causesThat('late').map((code) => causes[code].predict)
   const shorts = causesThat('duration').map((code) => causes[code].predict)
   const flat: Readings = { ...readings, lobes: readings.lobes.map((lobe) => ({ ...lobe, duration: undefined })) }

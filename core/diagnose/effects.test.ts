@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import type { BuildSheet } from '../model'
-import { driveBench, stagedTeeth } from '../testing/driveBench'
+import { sheetWithDrive, stagedTeeth } from '../testing/sheetWithDrive'
 import { effectsOn, type PerPart } from '.'
 
 const known = (value: number) => ({ value, typed: String(value), trust: 'measured' as const })
@@ -20,7 +20,7 @@ const all = (per: PerPart | undefined) => Object.values(per ?? {}).reduce((sum, 
 /* Handbook 10, independently computed: 0.5% over a run of 157.113 mm on 40 teeth of 9.525 (r 60.700) is 0.7415° of the cam, 1.483° of the crank at
  * 1/2; 0.5 mm off the head 0.94° of the crank. Between 20 and 40 teeth a run of 157.113 mm lies at centres of 159.999 mm. */
 describe('one chain, one camshaft', () => {
-  const base = driveBench('gearThenChain', {})
+  const base = sheetWithDrive('gearThenChain', {})
   const sheet = placed(
     {
       ...base,
@@ -68,10 +68,13 @@ describe('one chain, one camshaft', () => {
 })
 
 describe('more than one wheel behind the driver', () => {
-  const twin = placed(driveBench('twinCam', { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 }), {
-    'exhaust-cam': [-70, 300],
-    'inlet-cam': [70, 300],
-  })
+  const twin = placed(
+    sheetWithDrive('twinCam', { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 }),
+    {
+      'exhaust-cam': [-70, 300],
+      'inlet-cam': [70, 300],
+    },
+  )
   test('the camshaft further along the pulled runs lags by the more, by the chain that lies between and no more', () => {
     const [exhaust, inlet] = [effectsOn(twin, 'exhaust-cam'), effectsOn(twin, 'inlet-cam')]
     // Running clockwise the inlet's run is pulled straight to the crank; the exhaust's passes over the inlet: 140 mm of it besides.
@@ -81,7 +84,7 @@ describe('more than one wheel behind the driver', () => {
     expect(inlet.toothDeg).toBeCloseTo(18, 9)
   })
   test('two stages add up at the crank', () => {
-    const staged = placed(driveBench('twoStage', stagedTeeth), {
+    const staged = placed(sheetWithDrive('twoStage', stagedTeeth), {
       middle: [0, 120],
       'exhaust-cam': [-60, 330],
       'inlet-cam': [60, 330],
@@ -94,14 +97,14 @@ describe('more than one wheel behind the driver', () => {
     expect(inlet.toothDeg).toBeCloseTo(36, 9)
   })
   test('a camshaft between two banks stands in the block: no head brings it nearer', () => {
-    const vee = driveBench('twinCam', { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 })
+    const vee = sheetWithDrive('twinCam', { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 })
     const banks = vee.cylinders.map((cylinder, i) => ({ ...cylinder, bankId: `bank-${i}` }))
     const between = placed({ ...vee, cylinders: banks }, { 'exhaust-cam': [-70, 300], 'inlet-cam': [70, 300] })
     expect(effectsOn(between, 'inlet-cam').perSkim).toBeUndefined()
     expect(Object.keys(effectsOn(between, 'inlet-cam').perStretch ?? {})).toEqual(['chain'])
   })
   test('a shaft that no loop drives has none of them', () => {
-    const gears = driveBench('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
+    const gears = sheetWithDrive('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
     expect(effectsOn(gears, 'camshaft')).toEqual({ toothDeg: undefined })
   })
 })

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest'
-import type { BuildSheet, EntryDraft } from '../model'
+import type { BuildSheet, NewEntry } from '../model'
 import { moveProblemOf, offsetKeyDeg, runSearch } from '../search'
 import { beginSheet } from '../starters'
-import { degreeWheel, madeSafe, saw, stateAfter, stops } from '../testing/bench'
+import { degreeWheel, madeSafe, saw, stateAfter, stops } from '../testing/oneChain'
 import { diagnose, readingsOfJob } from '.'
 
 const known = <T>(value: T) => ({ value, typed: String(value), trust: 'manual' as const })
@@ -36,7 +36,7 @@ function twinCam(change: Partial<BuildSheet> = {}): BuildSheet {
   }
 }
 // Stops at 340 and 30: TDC at wheel 5.
-const zeroed: EntryDraft[] = [
+const zeroed: NewEntry[] = [
   ...madeSafe,
   degreeWheel,
   stops(340, 30),
@@ -45,7 +45,7 @@ const zeroed: EntryDraft[] = [
   saw('lobes', 'firing'),
 ]
 const wheel = (deg: number) => (((deg + 5) % 360) + 360) % 360
-const events = (valve: 'inlet' | 'exhaust', late: number): EntryDraft => ({
+const events = (valve: 'inlet' | 'exhaust', late: number): NewEntry => ({
   kind: 'valveEvents',
   camId: `cam-1-${valve}`,
   phase: 'found',
@@ -53,7 +53,7 @@ const events = (valve: 'inlet' | 'exhaust', late: number): EntryDraft => ({
   closesWheelDeg: wheel((valve === 'inlet' ? 597 : 380) + late),
   checkingLiftMm: 0.5,
 })
-const stateOf = (sheet: BuildSheet, ...drafts: EntryDraft[]) => stateAfter([...zeroed, ...drafts], sheet)
+const stateOf = (sheet: BuildSheet, ...newEntries: NewEntry[]) => stateAfter([...zeroed, ...newEntries], sheet)
 
 describe('from the ledger to what is wrong', () => {
   test('lobes read by themselves, with their tooth, and the half witnessed by air and by valves', () => {
@@ -77,7 +77,7 @@ describe('from the ledger to what is wrong', () => {
   })
   test('lash as it was found is held to', () => {
     const sheet = twinCam()
-    const lash: EntryDraft = { kind: 'lash', camId: 'cam-1-inlet', phase: 'found', gapMm: 0.35 }
+    const lash: NewEntry = { kind: 'lash', camId: 'cam-1-inlet', phase: 'found', gapMm: 0.35 }
     const readings = readingsOfJob(sheet, stateOf(sheet, events('inlet', 0), lash), 'found')
     expect(readings.lobes[0]?.lashOverMm).toBeCloseTo(0.15, 9)
     expect(readings.lobes[0]?.perLash).toBeGreaterThan(5)
@@ -95,7 +95,7 @@ describe('from the ledger to what is wrong', () => {
   test('the worst of several stretches of chain counts', () => {
     const sheet = twinCam({})
     const loops = sheet.loops.map((loop) => ({ ...loop, pitchMm: known(10) }))
-    const length = (measuredMm: number): EntryDraft => ({
+    const length = (measuredMm: number): NewEntry => ({
       kind: 'chainLength',
       loopId: loops[0]?.id ?? '',
       overPitches: 10,
@@ -107,8 +107,8 @@ describe('from the ledger to what is wrong', () => {
   })
   test('top lift as found against the book, the height of the head, each the last that was said', () => {
     const sheet = twinCam()
-    const top = (liftMm: number): EntryDraft => ({ kind: 'topLift', camId: 'cam-1-inlet', phase: 'found', liftMm })
-    const head = (lowerMm: number): EntryDraft => ({ kind: 'headHeight', lowerMm })
+    const top = (liftMm: number): NewEntry => ({ kind: 'topLift', camId: 'cam-1-inlet', phase: 'found', liftMm })
+    const head = (lowerMm: number): NewEntry => ({ kind: 'headHeight', lowerMm })
     const state = stateOf(sheet, events('inlet', 0), events('exhaust', 0), top(8), head(1), top(8.6), head(0.4))
     const readings = readingsOfJob(sheet, state, 'left')
     expect(readings.lobes).toEqual([])
@@ -142,7 +142,7 @@ describe('from the ledger to the move', () => {
       expect(Math.abs(leftoverDeg)).toBeLessThanOrEqual(18 / 17 / 2 + 0.02)
   })
   test('a target of one’s own is what it is set to', () => {
-    const target: EntryDraft = { kind: 'target', shaftId: 'inlet-cam', latenessDeg: -2, reason: 'runs better' }
+    const target: NewEntry = { kind: 'target', shaftId: 'inlet-cam', latenessDeg: -2, reason: 'runs better' }
     const problem = moveProblemOf(hubbed, stateOf(hubbed, events('inlet', 1), target), 'found')
     expect(problem?.cams[0]?.latenessDeg).toBeCloseTo(3, 1)
   })

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { driveBench } from '../testing/driveBench'
+import { sheetWithDrive } from '../testing/sheetWithDrive'
 import { ringOfCams } from '../testing/ringOfCams'
 import { sheetWith } from '../testing/threeMembers'
 import { layOut, loopKinds, readDrive, solveLoop, sprocketRadiusMm, type LoopLayout } from '.'
@@ -74,7 +74,7 @@ describe('the drive of a sheet', () => {
       }
   })
   test('a shaft that nothing drives keeps the ratio of its sheet', () => {
-    const bare = driveBench('twinCam', {})
+    const bare = sheetWithDrive('twinCam', {})
     const [crank] = bare.shafts
     const cam = bare.shafts.find(({ kind }) => kind === 'cam')
     if (!crank || !cam) throw new Error('no shafts')

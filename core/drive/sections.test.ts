@@ -1,13 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { BuildSheet, Loop } from '../model'
-import { driveBench } from '../testing/driveBench'
+import { sheetWithDrive } from '../testing/sheetWithDrive'
 import { sheetWith } from '../testing/threeMembers'
 import { countedThen, latenessByCounts, linkMap, moveOverDriver, movesOf, spokenOf, type Section } from '.'
 import { readDrive } from './readDrive'
 
 const teeth = { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 }
-const twin = driveBench('twinCam', teeth)
+const twin = sheetWithDrive('twinCam', teeth)
 const loopOf = (sheet: BuildSheet): Loop => {
   const [loop] = sheet.loops
   if (!loop) throw new Error('no loop')

@@ -2,13 +2,13 @@ import { bench, describe } from 'vitest'
 import { foldJob } from '../ledger'
 import { beginSheet, PART_IDS as ids } from '../starters'
 import { ringOfCams } from '../testing/ringOfCams'
-import { benchJob, benchSheet, entriesOf, halfProved, madeSafe, turned } from '../testing/bench'
+import { firstJob, oneChainSheet, entriesOf, halfProved, madeSafe, turned } from '../testing/oneChain'
 import type { BuildSheet } from '../model'
 import { solvePath, sprocketRadiusMm } from '.'
 import { readDrive } from './readDrive'
 
 const known = (value: number) => ({ value, typed: String(value), trust: 'measured' as const })
-const base = beginSheet({ id: 's', engineId: 'e', at: benchJob.at, cylinders: 4, guide: false, tensioner: true })
+const base = beginSheet({ id: 's', engineId: 'e', at: firstJob.at, cylinders: 4, guide: false, tensioner: true })
 const sheet: BuildSheet = {
   ...base,
   running: { value: 'clockwise', typed: '', trust: 'measured' },
@@ -56,5 +56,5 @@ describe('core', () => {
   bench('chain with its tensioner solved to closure, and counted', () => {
     readDrive({ ...sheet }).sections(loop)
   })
-  bench('a ledger of 500 turns folded', () => void foldJob({ job: benchJob, sheets: [benchSheet()], entries: long }))
+  bench('a ledger of 500 turns folded', () => void foldJob({ job: firstJob, sheets: [oneChainSheet()], entries: long }))
 })

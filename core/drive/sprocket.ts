@@ -21,5 +21,5 @@ export function recountsForRatio({ driver, driven, wanted }: { driver: number; d
   return [
     { driver, driven: driver / size },
     { driver: driven * size, driven },
-  ].filter((pair) => Number.isInteger(pair.driver) && Number.isInteger(pair.driven) && pair.driver >= 5)
+  ].filter((teeth) => Number.isInteger(teeth.driver) && Number.isInteger(teeth.driven) && teeth.driver >= 5)
 }

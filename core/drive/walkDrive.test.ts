@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { BuildSheet, Member, Shaft } from '../model'
 import { ratioOf, ratioValue } from '../units'
-import { benchSheet } from '../testing/bench'
+import { oneChainSheet } from '../testing/oneChain'
 import { identifyChain, judgeLengths } from '.'
 import { readDrive } from './readDrive'
 
@@ -18,7 +18,7 @@ interface Parts {
 }
 
 function drive({ shafts, members, loops = {}, meshes = [], couplings = [] }: Parts): BuildSheet {
-  return benchSheet({
+  return oneChainSheet({
     shafts: Object.entries(shafts).map(([id, [kind, num, den]]) => ({ id, name: id, kind, ratio: ratioOf(num, den) })),
     members: Object.entries(members).map(([id, [shaftId, teeth, kind = 'sprocket']]) => ({
       id,
@@ -194,7 +194,7 @@ describe('which chain is it', () => {
 })
 
 test('lengths for sale: which closes, with how much left', () => {
-  const sheet = benchSheet()
+  const sheet = oneChainSheet()
   const geometric: BuildSheet = {
     ...sheet,
     shafts: sheet.shafts.map((shaft) =>

@@ -95,11 +95,11 @@ function driveLinks(sheet: BuildSheet): DriveLink[] {
   const links: DriveLink[] = []
   const join = (a: Member | undefined, b: Member | undefined, sign: 1 | -1, by: DriveLink['by']) => {
     if (!a?.teeth || !b?.teeth || !a.shaftId || !b.shaftId || a.shaftId === b.shaftId) return
-    const pairs = [
+    const ways = [
       [a, b],
       [b, a],
     ] as const
-    for (const [driver, driven] of pairs) {
+    for (const [driver, driven] of ways) {
       const ratio = ratioOf(sign * (driver.teeth?.value ?? 1), driven.teeth?.value ?? 1)
       links.push({
         fromShaftId: driver.shaftId ?? '',

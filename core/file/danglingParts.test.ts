@@ -5,18 +5,18 @@ import { diagnose, readingsOfJob } from '../diagnose'
 import { couplingsTo, hangingOrder, linkMap, readDrive } from '../drive'
 import { judgeGuard } from '../guard'
 import { foldJob, readLoop } from '../ledger'
-import { buildSheetSchema, type BuildSheet, type EntryDraft } from '../model'
+import { buildSheetSchema, type BuildSheet, type NewEntry } from '../model'
 import { cycleEvents, makeRunSheet, statusOf, strokesOf, walkLooks, walkStops, stepsOf } from '../runSheet'
 import { moveProblemOf } from '../search'
 import { TOPOLOGIES } from '../starters'
-import { benchJob, entriesOf, halfProved, madeSafe, turned } from '../testing/bench'
-import { countedFrom, driveBench, readsLate } from '../testing/driveBench'
+import { firstJob, entriesOf, halfProved, madeSafe, turned } from '../testing/oneChain'
+import { countedFrom, sheetWithDrive, readsLate } from '../testing/sheetWithDrive'
 
 /* A file may pass its schema and still point at parts that it does not hold: everything that is reckoned from a sheet has to bear that. */
 
 const sheets = TOPOLOGIES.map((drive) => {
-  const bare = driveBench(drive, {})
-  return driveBench(drive, Object.fromEntries(bare.members.map(({ id }, i) => [id, 20 + 2 * i])))
+  const bare = sheetWithDrive(drive, {})
+  return sheetWithDrive(drive, Object.fromEntries(bare.members.map(({ id }, i) => [id, 20 + 2 * i])))
 })
 
 type Place = readonly (string | number)[]
@@ -42,8 +42,8 @@ function pointedAt(sheet: BuildSheet, places: readonly Place[], target: string):
 }
 
 /** Everything that the screens reckon from a sheet and a ledger. */
-function reckon(sheet: BuildSheet, drafts: readonly EntryDraft[]): unknown {
-  const state = foldJob({ job: benchJob, sheets: [sheet], entries: entriesOf(drafts) })
+function reckon(sheet: BuildSheet, newEntries: readonly NewEntry[]): unknown {
+  const state = foldJob({ job: firstJob, sheets: [sheet], entries: entriesOf(newEntries) })
   const late = readsLate(sheet, Object.fromEntries(sheet.shafts.map(({ id }) => [id, 19])), [])
   const steps = stepsOf(makeRunSheet(sheet))
   return [
@@ -62,7 +62,7 @@ function reckon(sheet: BuildSheet, drafts: readonly EntryDraft[]): unknown {
     readDrive(sheet).repeats,
     sheet.shafts.map(({ id }) => couplingsTo(sheet, id).length),
     judgeGuard(sheet, state),
-    steps.map((step) => statusOf({ step, sheet, job: benchJob, state })),
+    steps.map((step) => statusOf({ step, sheet, job: firstJob, state })),
     cycleEvents(sheet),
     sheet.cylinders.map((cylinder) => strokesOf(sheet, cylinder.id)),
     walkStops(sheet).map((deg) => walkLooks(sheet, deg)),
@@ -73,7 +73,7 @@ function reckon(sheet: BuildSheet, drafts: readonly EntryDraft[]): unknown {
   ]
 }
 
-const drafts = (sheet: BuildSheet): EntryDraft[] => [
+const newEntries = (sheet: BuildSheet): NewEntry[] => [
   ...madeSafe,
   ...halfProved,
   turned(90),
@@ -86,7 +86,7 @@ const drafts = (sheet: BuildSheet): EntryDraft[] => [
 describe.each(sheets.map((sheet, i) => [TOPOLOGIES[i], sheet] as const))('%s', (_name, sheet) => {
   const places = references(sheet)
   test('whole, it is reckoned without a number that is none', () => {
-    expect(JSON.stringify(reckon(sheet, drafts(sheet)))).not.toMatch(/null,"(latenessDeg|pitches)"|NaN/)
+    expect(JSON.stringify(reckon(sheet, newEntries(sheet)))).not.toMatch(/null,"(latenessDeg|pitches)"|NaN/)
   })
   test('pointing at what is not there, or at the wrong thing, nothing throws', () => {
     const targets = ['nowhere', ...sheet.members.map(({ id }) => id), ...sheet.shafts.map(({ id }) => id)]
@@ -102,7 +102,7 @@ describe.each(sheets.map((sheet, i) => [TOPOLOGIES[i], sheet] as const))('%s', (
           )
           // Only what the schema takes can come in at all.
           fc.pre(buildSheetSchema.safeParse(broken).success)
-          expect(() => reckon(broken, drafts(sheet))).not.toThrow()
+          expect(() => reckon(broken, newEntries(sheet))).not.toThrow()
         },
       ),
       { numRuns: 40 },
@@ -130,8 +130,8 @@ test.each(sheets.map((sheet, i) => [TOPOLOGIES[i], sheet] as const))(
       const ids = sheet[list].map(({ id }) => id)
       const names = new Map(ids.flatMap((id, i) => (NAMES[i] === undefined ? [] : [[id, NAMES[i]] as const])))
       const odd = renamed(sheet, names)
-      const said = renamed(drafts(sheet), names)
-      expect(shape(reckon(odd, said))).toEqual(shape(reckon(sheet, drafts(sheet))))
+      const said = renamed(newEntries(sheet), names)
+      expect(shape(reckon(odd, said))).toEqual(shape(reckon(sheet, newEntries(sheet))))
     }
   },
 )

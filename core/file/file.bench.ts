@@ -1,12 +1,12 @@
 import { bench, describe } from 'vitest'
 import type { Records } from '../model'
-import { benchJob } from '../testing/bench'
+import { firstJob } from '../testing/oneChain'
 import { lifetime } from '../testing/lifetime'
 import { fileText, makeFile, mergeRecords, MOST_FILE_BYTES, parseFile } from '.'
 
 /* A lifetime's work as a file: made, read, and held against itself. */
 
-const at = benchJob.at
+const at = firstJob.at
 const small = lifetime(10, 1000)
 const large = lifetime(1000, 100_000)
 const text = (records: Records) => [...fileText(makeFile(records, at))].join('')

@@ -1,16 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { FILE_VERSION, fileSchema, type LinkCountFile, type Records } from '../model'
-import { benchJob, benchSheet, entriesOf, halfProved } from '../testing/bench'
+import { firstJob, oneChainSheet, entriesOf, halfProved } from '../testing/oneChain'
 import { fileText, makeFile, MOST_FILE_BYTES, parseFile } from '.'
 
 const records = (): Records => ({
-  engines: [{ id: 'engine', name: 'Bench <b>engine</b>', description: '', at: benchJob.at }],
-  sheets: [benchSheet()],
-  jobs: [benchJob],
+  engines: [{ id: 'engine', name: 'Bench <b>engine</b>', description: '', at: firstJob.at }],
+  sheets: [oneChainSheet()],
+  jobs: [firstJob],
   entries: entriesOf(halfProved),
 })
-const file = () => makeFile(records(), benchJob.at)
+const file = () => makeFile(records(), firstJob.at)
 /** A file without checksums, as somebody may have made it by hand. */
 const text = (change: (raw: Record<string, never>) => void = () => undefined) => {
   const { checksums: _none, ...rest } = file()
@@ -31,8 +31,8 @@ test('the round trip is exact', () => {
 
 test('one engine alone takes its own sheets, jobs and entries along', () => {
   const all = records()
-  const other = { ...all.engines[0], id: 'other', name: 'Other', description: '', at: benchJob.at }
-  const one = makeFile({ ...all, engines: [...all.engines, other] }, benchJob.at, 'engine')
+  const other = { ...all.engines[0], id: 'other', name: 'Other', description: '', at: firstJob.at }
+  const one = makeFile({ ...all, engines: [...all.engines, other] }, firstJob.at, 'engine')
   expect(one.engines.map(({ id }) => id)).toEqual(['engine'])
   expect(one.entries).toHaveLength(all.entries.length)
 })
@@ -161,8 +161,8 @@ describe('damage', () => {
 
 describe('what points elsewhere, stands twice or leaves no room', () => {
   const any = (raw: unknown) => raw as Record<string, Record<string, unknown>[]>
-  const other = { id: 'other', name: 'Other', description: '', at: benchJob.at }
-  const sheetOf = (engineId: string, id: string) => ({ ...benchSheet(), id, engineId })
+  const other = { id: 'other', name: 'Other', description: '', at: firstJob.at }
+  const sheetOf = (engineId: string, id: string) => ({ ...oneChainSheet(), id, engineId })
   test.each<[string, (raw: Record<string, unknown>) => void, object]>([
     [
       'an entry citing a sheet of another engine',

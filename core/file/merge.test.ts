@@ -1,19 +1,19 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { BuildSheet, Entry, Job, Records } from '../model'
-import { benchJob, benchSheet, entriesOf, halfProved } from '../testing/bench'
+import { firstJob, oneChainSheet, entriesOf, halfProved } from '../testing/oneChain'
 import { mergeFields, withField } from './mergeFields'
 import { mergeRecords, stable, takeOther, type MergeOutcome } from '.'
 
-const at = benchJob.at
+const at = firstJob.at
 const base = (): Records => ({
   engines: [{ id: 'engine', name: 'Bench engine', description: '', at }],
-  sheets: [benchSheet()],
+  sheets: [oneChainSheet()],
   jobs: [],
   entries: [],
 })
 const lines = entriesOf(halfProved)
-const worked = (): Records => ({ ...base(), jobs: [benchJob], entries: lines })
+const worked = (): Records => ({ ...base(), jobs: [firstJob], entries: lines })
 
 const merge = (mine: Records, theirs: Records): MergeOutcome => {
   const merged = mergeRecords(mine, theirs)
@@ -71,7 +71,7 @@ test('an engine is merged by field; where both changed one, the same is taken on
 describe('build sheets that went on apart', () => {
   const with2 = (records: Records, change: Partial<BuildSheet>, job?: Job): Records => ({
     ...records,
-    sheets: [{ ...benchSheet(), ...change }],
+    sheets: [{ ...oneChainSheet(), ...change }],
     jobs: job ? [job] : [],
     entries: job ? entriesOf(halfProved, `d-${job.id}`).map((entry) => ({ ...entry, jobId: job.id })) : [],
   })
@@ -83,7 +83,7 @@ describe('build sheets that went on apart', () => {
     expect(opened(mine, theirs).sheets).toMatchObject([{ notes: 'mine', starting: 'battery', fuel: 'petrol' }])
     expect(sorted(opened(mine, theirs))).toBe(sorted(opened(theirs, mine)))
   })
-  const jobOf = (id: string): Job => ({ ...benchJob, id })
+  const jobOf = (id: string): Job => ({ ...firstJob, id })
   test('cited on one side, that one keeps its id and the other stays beside it', () => {
     const cited = with2(base(), { notes: 'cited' }, jobOf('job-a'))
     const result = opened(mine, cited)
@@ -115,14 +115,14 @@ describe('build sheets that went on apart', () => {
 describe('what is ours and stands elsewhere in the file', () => {
   const other = { id: 'other', name: 'Other', description: '', at }
   test.each<[string, Records]>([
-    ['a sheet', { ...base(), engines: [other], sheets: [{ ...benchSheet(), engineId: 'other' }] }],
+    ['a sheet', { ...base(), engines: [other], sheets: [{ ...oneChainSheet(), engineId: 'other' }] }],
     [
       'a job',
       {
         ...worked(),
         engines: [...base().engines, other],
-        jobs: [{ ...benchJob, engineId: 'other', sheetId: 's2' }],
-        sheets: [...base().sheets, { ...benchSheet(), id: 's2', engineId: 'other' }],
+        jobs: [{ ...firstJob, engineId: 'other', sheetId: 's2' }],
+        sheets: [...base().sheets, { ...oneChainSheet(), id: 's2', engineId: 'other' }],
         entries: [],
       },
     ],
@@ -130,7 +130,7 @@ describe('what is ours and stands elsewhere in the file', () => {
       'a line',
       {
         ...worked(),
-        jobs: [{ ...benchJob, id: 'job-2' }],
+        jobs: [{ ...firstJob, id: 'job-2' }],
         entries: worked().entries.map((entry) => ({ ...entry, jobId: 'job-2' })),
       },
     ],
@@ -147,7 +147,7 @@ describe('what is ours and stands elsewhere in the file', () => {
 })
 
 test('a job that was taken out here does not come back with a file, nor there with ours', () => {
-  const removed = { ...worked(), jobs: [{ ...benchJob, removed: { at, counter: 9 } }], entries: [] }
+  const removed = { ...worked(), jobs: [{ ...firstJob, removed: { at, counter: 9 } }], entries: [] }
   const result = opened(removed, worked())
   expect(result.entries).toEqual([])
   expect(result.jobs[0]?.removed?.counter).toBe(9)

@@ -1,16 +1,16 @@
 import { expect, test } from 'vitest'
 import type { Entry, Job, Records } from '../model'
-import { benchJob, benchSheet, entriesOf, halfProved } from '../testing/bench'
+import { firstJob, oneChainSheet, entriesOf, halfProved } from '../testing/oneChain'
 import { fileText, makeFile, mergeRecords, parseFile, setAside } from '.'
 
 const lines = entriesOf(halfProved)
 const whole: Records = {
-  engines: [{ id: 'engine', name: 'Bench engine', description: '', at: benchJob.at }],
-  sheets: [benchSheet()],
-  jobs: [benchJob],
+  engines: [{ id: 'engine', name: 'Bench engine', description: '', at: firstJob.at }],
+  sheets: [oneChainSheet()],
+  jobs: [firstJob],
   entries: lines,
 }
-const bad: Job = { ...benchJob, id: 'job-2', number: 2 }
+const bad: Job = { ...firstJob, id: 'job-2', number: 2 }
 const inBad = (change: object): Entry[] =>
   lines.map((line, i) => ({ ...line, id: `bad-${i}`, jobId: 'job-2', ...(i === 2 ? change : {}) }))
 
@@ -21,19 +21,19 @@ test('sound records come back untouched, and nothing stands aside', () => {
 test.each<[string, Records]>([
   [
     'a job whose build sheet is gone',
-    { ...whole, jobs: [benchJob, { ...bad, sheetId: 'nowhere' }], entries: [...lines, ...inBad({})] },
+    { ...whole, jobs: [firstJob, { ...bad, sheetId: 'nowhere' }], entries: [...lines, ...inBad({})] },
   ],
   [
     'a line that says what no schema takes',
-    { ...whole, jobs: [benchJob, bad], entries: [...lines, ...inBad({ firstDeg: 'x' })] },
+    { ...whole, jobs: [firstJob, bad], entries: [...lines, ...inBad({ firstDeg: 'x' })] },
   ],
   [
     'a line that took up a sheet which is gone',
-    { ...whole, jobs: [benchJob, bad], entries: [...lines, ...inBad({ kind: 'sheet', toSheetId: 'nowhere' })] },
+    { ...whole, jobs: [firstJob, bad], entries: [...lines, ...inBad({ kind: 'sheet', toSheetId: 'nowhere' })] },
   ],
-  ['a counter at its end', { ...whole, jobs: [benchJob, bad], entries: [...lines, ...inBad({ counter: 1e9 })] }],
+  ['a counter at its end', { ...whole, jobs: [firstJob, bad], entries: [...lines, ...inBad({ counter: 1e9 })] }],
 ])('%s never makes a file that does not open again', (_what, records) => {
-  const parsed = parseFile([...fileText(makeFile(records, benchJob.at))].join(''), [])
+  const parsed = parseFile([...fileText(makeFile(records, firstJob.at))].join(''), [])
   if (!parsed.ok) throw new Error(JSON.stringify(parsed.error))
   expect(parsed.value.entries).toEqual(lines)
   expect(parsed.value.jobs.map(({ id, removed }) => [id, removed !== undefined])).toEqual([
@@ -56,8 +56,8 @@ test('rows of any shape stand aside', () => {
 })
 
 test('where one job here cannot be read, a file is opened all the same, and brings it back if it has it whole', () => {
-  const here: Records = { ...whole, jobs: [benchJob, { ...bad, sheetId: 'nowhere' }], entries: lines }
-  const file: Records = { ...whole, jobs: [benchJob, bad], entries: [...lines, ...inBad({ kind: 'note', text: 'x' })] }
+  const here: Records = { ...whole, jobs: [firstJob, { ...bad, sheetId: 'nowhere' }], entries: lines }
+  const file: Records = { ...whole, jobs: [firstJob, bad], entries: [...lines, ...inBad({ kind: 'note', text: 'x' })] }
   const notes = file.entries.map((line) =>
     line.id === 'bad-2' ? { ...entriesOf([{ kind: 'note', text: 'x' }])[0], id: 'bad-2', jobId: 'job-2' } : line,
   ) as Entry[]

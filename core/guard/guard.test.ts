@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
-import type { BuildSheet, EntryDraft } from '../model'
+import type { BuildSheet, NewEntry } from '../model'
 import { PART_IDS as ids } from '../starters'
 import {
   atPose,
-  benchJob,
-  benchSheet,
+  firstJob,
+  oneChainSheet,
   chain,
   counted,
   halfProved,
@@ -13,17 +13,17 @@ import {
   stateAfter,
   tensioner,
   turned,
-} from '../testing/bench'
+} from '../testing/oneChain'
 import { judgeGuard, planTurn, type Guard } from '.'
 
-const free = (value: 'no' | 'unknown') => benchSheet({ interference: { value, typed: value, trust: 'manual' } })
-const guardAfter = (drafts: readonly EntryDraft[], sheet: BuildSheet = benchSheet(), job = benchJob): Guard =>
-  judgeGuard(sheet, stateAfter(drafts, sheet, job))
+const free = (value: 'no' | 'unknown') => oneChainSheet({ interference: { value, typed: value, trust: 'manual' } })
+const guardAfter = (newEntries: readonly NewEntry[], sheet: BuildSheet = oneChainSheet(), job = firstJob): Guard =>
+  judgeGuard(sheet, stateAfter(newEntries, sheet, job))
 const ready = [...madeSafe, ...halfProved]
 const offAtPose = [...ready, atPose, tensioner('heldBack'), chain('off')]
 
 describe('verdicts', () => {
-  test.each<[string, EntryDraft[], Guard['verdict'], string | undefined]>([
+  test.each<[string, NewEntry[], Guard['verdict'], string | undefined]>([
     ['nothing done', [], 'doNotTurn', 'makeSafeNotDone'],
     ['made safe', ready, 'turn', undefined],
     ['stop in', [...ready, item('stop')], 'trim', 'stopIn'],
@@ -45,28 +45,28 @@ describe('verdicts', () => {
       'loopCountedOut',
     ],
     ['chain on and right', [...offAtPose, chain('on'), tensioner('released'), counted(29)], 'turn', undefined],
-  ])('%s: %s', (_name, drafts, verdict, code) => {
-    const guard = guardAfter(drafts)
+  ])('%s: %s', (_name, newEntries, verdict, code) => {
+    const guard = guardAfter(newEntries)
     expect(guard.verdict).toBe(verdict)
     expect(guard.reasons[0]?.code).toBe(code)
   })
 
   describe('a coupling drawn apart', () => {
     const quill = { id: 'quill', kind: 'quill' as const, fromId: ids.cam, toId: 'cam-2' }
-    const sheet = benchSheet()
+    const sheet = oneChainSheet()
     const coupled = {
       ...sheet,
       couplings: [quill],
       shafts: [...sheet.shafts, { id: 'cam-2', name: 'Cam 2', kind: 'cam' as const, ratio: { num: 1, den: 2 } }],
     }
-    const say = (change: 'apart' | 'together'): EntryDraft => ({
+    const say = (change: 'apart' | 'together'): NewEntry => ({
       kind: 'coupling',
       couplingId: 'quill',
       change,
       steps: 0,
     })
-    const meets: EntryDraft = { kind: 'camSet', shaftId: 'cam-2', offDeg: 0 }
-    test.each<[string, EntryDraft[], Guard['verdict'], string | undefined]>([
+    const meets: NewEntry = { kind: 'camSet', shaftId: 'cam-2', offDeg: 0 }
+    test.each<[string, NewEntry[], Guard['verdict'], string | undefined]>([
       ['at the pose', [...ready, atPose, say('apart')], 'trim', 'couplingApart'],
       ['elsewhere', [...ready, turned(90), say('apart')], 'doNotTurn', 'couplingApartAwayFromPose'],
       ['place unknown', [...madeSafe, say('apart')], 'unknown', 'couplingApartPlaceUnknown'],
@@ -79,14 +79,14 @@ describe('verdicts', () => {
         'trim',
         'couplingNotRead',
       ],
-    ])('%s: %s', (_name, drafts, verdict, code) => {
-      const guard = guardAfter(drafts, coupled)
+    ])('%s: %s', (_name, newEntries, verdict, code) => {
+      const guard = guardAfter(newEntries, coupled)
       expect(guard.verdict).toBe(verdict)
       expect(guard.reasons[0]?.code).toBe(code)
     })
     test('with valves and pistons that cannot meet it may turn', () => {
-      const drafts = [...ready, turned(90), say('apart')]
-      expect(guardAfter(drafts, { ...coupled, interference: free('no').interference }).verdict).toBe('turn')
+      const newEntries = [...ready, turned(90), say('apart')]
+      expect(guardAfter(newEntries, { ...coupled, interference: free('no').interference }).verdict).toBe('turn')
     })
   })
   test('interference that is not known counts as yes; a free-running engine may turn', () => {
@@ -94,15 +94,15 @@ describe('verdicts', () => {
     expect(guardAfter(offAtPose, free('no')).verdict).toBe('turn')
   })
   test('an engine that arrives with its chain off is unknown until it stands at the pose', () => {
-    const job = { ...benchJob, arrival: 'chainOff' as const }
-    expect(guardAfter(madeSafe, benchSheet(), job).verdict).toBe('unknown')
-    expect(guardAfter([...madeSafe, atPose], benchSheet(), job).verdict).toBe('trim')
+    const job = { ...firstJob, arrival: 'chainOff' as const }
+    expect(guardAfter(madeSafe, oneChainSheet(), job).verdict).toBe('unknown')
+    expect(guardAfter([...madeSafe, atPose], oneChainSheet(), job).verdict).toBe('trim')
   })
   test('a trim that was partly used leaves less one way and more the other', () => {
     expect(guardAfter([...offAtPose, turned(3)]).limit).toEqual({ until: undefined, forwardDeg: 1, backDeg: 7 })
   })
   test('the sheet’s own trim figure is used', () => {
-    const sheet = benchSheet({ trimDeg: { value: 2, typed: '2', trust: 'manual' } })
+    const sheet = oneChainSheet({ trimDeg: { value: 2, typed: '2', trust: 'manual' } })
     expect(guardAfter(offAtPose, sheet).limit).toMatchObject({ forwardDeg: 2 })
   })
   test('the worst reason decides, and every reason is listed', () => {
@@ -113,11 +113,11 @@ describe('verdicts', () => {
 })
 
 describe('no instruction to turn contradicts the guard', () => {
-  const plan = (drafts: readonly EntryDraft[], toDeg: number) => {
-    const sheet = benchSheet()
-    const { crank } = stateAfter(drafts, sheet)
+  const plan = (newEntries: readonly NewEntry[], toDeg: number) => {
+    const sheet = oneChainSheet()
+    const { crank } = stateAfter(newEntries, sheet)
     return planTurn({
-      guard: guardAfter(drafts),
+      guard: guardAfter(newEntries),
       fromDeg: crank.deg,
       toDeg,
       cycleDeg: 720,

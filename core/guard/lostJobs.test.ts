@@ -1,25 +1,25 @@
 import { describe, expect, test } from 'vitest'
 import { foldJob, overlappingWork } from '../ledger'
-import type { BuildSheet, Entry, EntryDraft, Job } from '../model'
-import { benchJob, benchSheet, counted, entriesOf, halfProved, madeSafe, turned } from '../testing/bench'
+import type { BuildSheet, Entry, NewEntry, Job } from '../model'
+import { firstJob, oneChainSheet, counted, entriesOf, halfProved, madeSafe, turned } from '../testing/oneChain'
 import { PART_IDS as ids } from '../starters'
 import { judgeGuard } from '.'
 
-const sheet = benchSheet()
-const second: Job = { ...benchJob, id: 'job-2', number: 2, at: '2026-01-06T08:00:00.000Z' }
-const chain = (change: 'off' | 'on'): EntryDraft => ({ kind: 'loop', loopId: ids.chain, change })
+const sheet = oneChainSheet()
+const second: Job = { ...firstJob, id: 'job-2', number: 2, at: '2026-01-06T08:00:00.000Z' }
+const chain = (change: 'off' | 'on'): NewEntry => ({ kind: 'loop', loopId: ids.chain, change })
 let counter = 0
 /** Lines as one device writes them on one engine, knowing of everything. */
-const lines = (job: Job, drafts: readonly EntryDraft[]): Entry[] =>
-  entriesOf(drafts, 'd-1').map((entry) => ({ ...entry, jobId: job.id, counter: ++counter, seen: {} }))
+const lines = (job: Job, newEntries: readonly NewEntry[]): Entry[] =>
+  entriesOf(newEntries, 'd-1').map((entry) => ({ ...entry, jobId: job.id, counter: ++counter, seen: {} }))
 
 function judge(job: Job, jobs: readonly Job[], entries: readonly Entry[], sheets: readonly BuildSheet[] = [sheet]) {
   const state = foldJob({ job, jobs, sheets, entries })
   return { state, guard: judgeGuard(sheet, state), codes: judgeGuard(sheet, state).reasons.map(({ code }) => code) }
 }
-const removed = (at: number): Job => ({ ...benchJob, removed: { at: benchJob.at, counter: at } })
-const seen = (part: object): EntryDraft => ({ kind: 'settled', part, role: '' }) as EntryDraft
-const isOn: EntryDraft[] = [
+const removed = (at: number): Job => ({ ...firstJob, removed: { at: firstJob.at, counter: at } })
+const seen = (part: object): NewEntry => ({ kind: 'settled', part, role: '' }) as NewEntry
+const isOn: NewEntry[] = [
   seen({ about: 'loop', id: ids.chain, is: 'on' }),
   seen({ about: 'tensioner', id: ids.tensioner, is: 'released' }),
   seen({ about: 'job', id: 'job', is: 'nothingInside' }),
@@ -58,7 +58,7 @@ describe('a job that was taken out', () => {
 })
 
 test('a job without a build sheet counts as lost for the others', () => {
-  const lost: Job = { ...benchJob, sheetId: 'nowhere' }
+  const lost: Job = { ...firstJob, sheetId: 'nowhere' }
   const entries = [...lines(lost, [chain('off')]), ...lines(second, madeSafe)]
   const { guard, codes } = judge(second, [lost, second], entries)
   expect(codes).toContain('jobLost')
@@ -68,12 +68,12 @@ test('a job without a build sheet counts as lost for the others', () => {
 
 describe('two build sheets of one number', () => {
   const other = (change: Partial<BuildSheet>): BuildSheet => ({ ...sheet, id: 'sheet-b', ...change })
-  const entries = lines(benchJob, madeSafe)
+  const entries = lines(firstJob, madeSafe)
   test('that differ in how the engine is built hold the guard until one is chosen', () => {
-    const two = judge(benchJob, [benchJob], entries, [sheet, other({ cycleDeg: 360 })])
+    const two = judge(firstJob, [firstJob], entries, [sheet, other({ cycleDeg: 360 })])
     expect(two.codes).toContain('sheetsDisagree')
     expect(two.guard.verdict).toBe('unknown')
-    const chosen = judge(benchJob, [benchJob], entries, [
+    const chosen = judge(firstJob, [firstJob], entries, [
       sheet,
       other({ cycleDeg: 360 }),
       other({ id: 'c', version: 2 }),
@@ -85,18 +85,18 @@ describe('two build sheets of one number', () => {
       other({ notes: 'x', at: '2026-03-03T08:00:00.000Z' }),
       other({ engineId: 'other', cycleDeg: 360 }),
     ])
-      expect(judge(benchJob, [benchJob], entries, [sheet, one]).codes).not.toContain('sheetsDisagree')
+      expect(judge(firstJob, [firstJob], entries, [sheet, one]).codes).not.toContain('sheetsDisagree')
   })
 })
 
 test('two lines of one device under one counter are work beside each other, and so is what follows', () => {
   counter = 0
-  const common = lines(benchJob, [...madeSafe, chain('off')])
+  const common = lines(firstJob, [...madeSafe, chain('off')])
   const at = counter
-  const here = lines(benchJob, [chain('on'), counted(29)])
+  const here = lines(firstJob, [chain('on'), counted(29)])
   counter = at
-  const there = lines(benchJob, [{ kind: 'note', text: 'beside' }])
+  const there = lines(firstJob, [{ kind: 'note', text: 'beside' }])
   const all = [...common, ...here, ...there]
-  expect([...overlappingWork([benchJob], all)].sort()).toEqual([...here, ...there].map(({ id }) => id).sort())
-  expect(overlappingWork([benchJob], [...common, ...here]).size).toBe(0)
+  expect([...overlappingWork([firstJob], all)].sort()).toEqual([...here, ...there].map(({ id }) => id).sort())
+  expect(overlappingWork([firstJob], [...common, ...here]).size).toBe(0)
 })

@@ -1,12 +1,12 @@
 import { describe, expect, test } from 'vitest'
 import { foldJob, jobLabels, nextStamp, overlappingWork } from '../ledger'
-import type { BuildSheet, Entry, EntryDraft, Job } from '../model'
+import type { BuildSheet, Entry, NewEntry, Job } from '../model'
 import { PART_IDS as ids } from '../starters'
 import {
   atPose,
   atTdc,
-  benchJob,
-  benchSheet,
+  firstJob,
+  oneChainSheet,
   camMark,
   chain,
   counted,
@@ -20,32 +20,32 @@ import {
   stops,
   tensioner,
   turned,
-} from '../testing/bench'
-import { countedFrom, driveBench } from '../testing/driveBench'
+} from '../testing/oneChain'
+import { countedFrom, sheetWithDrive } from '../testing/sheetWithDrive'
 import { redrawn, twoBankSheet } from '../testing/walkSheets'
 import { judgeGuard, type Guard } from '.'
 
 const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
 const ready = [...madeSafe, ...halfProved]
 const offAtPose = [...ready, atPose, tensioner('heldBack'), chain('off')]
-const guardAfter = (drafts: readonly EntryDraft[], sheet: BuildSheet = benchSheet(), job: Job = benchJob): Guard =>
-  judgeGuard(sheet, stateAfter(drafts, sheet, job))
+const guardAfter = (newEntries: readonly NewEntry[], sheet: BuildSheet = oneChainSheet(), job: Job = firstJob): Guard =>
+  judgeGuard(sheet, stateAfter(newEntries, sheet, job))
 const codes = ({ reasons }: Guard) => reasons.filter(({ verdict }) => verdict !== 'turn').map(({ code }) => code)
 
 /** What is written on a device in a job, knowing everything that came before. */
 function write(
   before: readonly Entry[],
   job: Job,
-  drafts: readonly EntryDraft[],
+  newEntries: readonly NewEntry[],
   device = 'd-1',
   sheetId = job.sheetId,
 ) {
   const entries = [...before]
-  for (const draft of drafts)
+  for (const newEntry of newEntries)
     entries.push({
       conditions: [],
       typed: [],
-      ...draft,
+      ...newEntry,
       ...nextStamp(entries, device),
       id: `${device}-${job.id}-${entries.length}`,
       jobId: job.id,
@@ -57,10 +57,10 @@ function write(
   return entries
 }
 const merged = (...lists: (readonly Entry[])[]) => [...new Map(lists.flat().map((entry) => [entry.id, entry])).values()]
-const second: Job = { ...benchJob, id: 'job-2', number: 2, at: '2026-02-05T08:00:00.000Z' }
-const judged = (entries: readonly Entry[], job = benchJob, sheets = [benchSheet()], jobs = [benchJob, second]) => {
+const second: Job = { ...firstJob, id: 'job-2', number: 2, at: '2026-02-05T08:00:00.000Z' }
+const judged = (entries: readonly Entry[], job = firstJob, sheets = [oneChainSheet()], jobs = [firstJob, second]) => {
   const state = foldJob({ job, jobs, sheets, entries })
-  const sheet = sheets.find(({ id }) => id === state.sheetId) ?? benchSheet()
+  const sheet = sheets.find(({ id }) => id === state.sheetId) ?? oneChainSheet()
   return { state, guard: judgeGuard(sheet, state) }
 }
 
@@ -84,12 +84,12 @@ describe('trims', () => {
   })
   test('two links undone: the room that both leave', () => {
     const sheet = twoBankSheet()
-    const off = (loopId: string): EntryDraft => ({ kind: 'loop', loopId, change: 'off' })
-    const drafts = [...ready, atPose, off('chain-a'), turned(3), off('chain-b')]
-    expect(guardAfter(drafts, sheet).limit).toMatchObject({ forwardDeg: 1, backDeg: 4 })
+    const off = (loopId: string): NewEntry => ({ kind: 'loop', loopId, change: 'off' })
+    const newEntries = [...ready, atPose, off('chain-a'), turned(3), off('chain-b')]
+    expect(guardAfter(newEntries, sheet).limit).toMatchObject({ forwardDeg: 1, backDeg: 4 })
   })
   test('a camshaft set while its chain is off ends the first place: then round the timing position, once seen there', () => {
-    const set: EntryDraft = { kind: 'camSet', shaftId: ids.cam, offDeg: 0 }
+    const set: NewEntry = { kind: 'camSet', shaftId: ids.cam, offDeg: 0 }
     const byLedger = [...ready, tensioner('heldBack'), chain('off')]
     expect(guardAfter(byLedger).verdict).toBe('trim')
     expect(codes(guardAfter([...byLedger, set]))).toEqual(['loopOffLookAgain'])
@@ -117,15 +117,15 @@ describe('where it came undone', () => {
     expect(guardAfter([...away, turned(-90), atPose]).verdict).toBe('trim')
   })
   test('the ledger was wrong, by somebody’s eye: then round the timing position', () => {
-    const drafts = [...ready, turned(90), chain('off'), atPose]
-    const { live } = stateAfter(drafts)
+    const newEntries = [...ready, turned(90), chain('off'), atPose]
+    const { live } = stateAfter(newEntries)
     const claim = live.at(-1)?.id ?? ''
     const entries = write(
-      write([], benchJob, drafts).map((entry, i, all) => (i === all.length - 1 ? { ...entry, id: claim } : entry)),
-      benchJob,
+      write([], firstJob, newEntries).map((entry, i, all) => (i === all.length - 1 ? { ...entry, id: claim } : entry)),
+      firstJob,
       [{ kind: 'settled', part: { about: 'crank', id: claim, is: 'asSeen' }, role: 'fitter' }],
     )
-    expect(judged(entries, benchJob, [benchSheet()], [benchJob]).guard).toMatchObject({
+    expect(judged(entries, firstJob, [oneChainSheet()], [firstJob]).guard).toMatchObject({
       verdict: 'trim',
       limit: { forwardDeg: 4, backDeg: 4 },
     })
@@ -133,24 +133,24 @@ describe('where it came undone', () => {
 })
 
 describe('a new job takes over what the last one left', () => {
-  test.each<[string, EntryDraft[], string[]]>([
+  test.each<[string, NewEntry[], string[]]>([
     ['the chain off', offAtPose, ['loopOffLookAgain']],
     ['the stop in', [...ready, item('stop')], ['stopIn']],
     ['caps loose', [...ready, item('capsLoose')], ['capsLoose']],
     ['a chain on and not counted', [...offAtPose, chain('on'), tensioner('released')], ['loopNotCounted']],
     ['a tensioner nobody spoke of', [...offAtPose, chain('on'), counted(29)], ['tensionerNotReleased']],
-  ])('%s', (_name, drafts, said) => {
-    const entries = write(write([], benchJob, drafts), second, madeSafe)
+  ])('%s', (_name, newEntries, said) => {
+    const entries = write(write([], firstJob, newEntries), second, madeSafe)
     expect(codes(judged(entries, second).guard)).toEqual(said)
   })
   test('making safe never carries over; a signed job is not made safe any more', () => {
-    const first = write([], benchJob, ready)
+    const first = write([], firstJob, ready)
     expect(codes(judged(first, second).guard)).toEqual(['makeSafeNotDone'])
-    const signed = write(first, benchJob, [{ kind: 'close', role: 'fitter', reason: '' }])
+    const signed = write(first, firstJob, [{ kind: 'close', role: 'fitter', reason: '' }])
     expect(codes(judged(signed).guard)).toEqual(['jobClosed'])
   })
   test('the crank’s place goes on as reckoned, and is no place to take a chain off by; the half is not taken for proved', () => {
-    const first = write([], benchJob, [...ready, turned(40)])
+    const first = write([], firstJob, [...ready, turned(40)])
     const { state } = judged(first, second)
     expect(state.crank).toMatchObject({ deg: 40, doubt: 'reckoned', totalDeg: 0 })
     expect(state.zero).toBeUndefined()
@@ -160,24 +160,24 @@ describe('a new job takes over what the last one left', () => {
     expect(codes(judged(off, second).guard)).toEqual(['loopOffPlaceUnknown'])
   })
   test('what was proved in one is as good as it came in the next, and a count as found is a count', () => {
-    const first = write([], benchJob, [...offAtPose, chain('on'), counted(29), tensioner('released')])
+    const first = write([], firstJob, [...offAtPose, chain('on'), counted(29), tensioner('released')])
     expect(judged(first, second).state.loops[ids.chain]).toMatchObject({ on: true, proof: 'asArrived' })
     const out = write(first, second, [...madeSafe, counted(19, 'found')])
     expect(codes(judged(out, second).guard)).toEqual(['camshaftReadsOut'])
   })
   test('a hub moved in one wants the same of the counts in the next', () => {
-    const hub: BuildSheet = benchSheet({
+    const hub: BuildSheet = oneChainSheet({
       adjusters: [{ id: 'hub', kind: 'hub', memberId: ids.camSprocket, positions: 19 }],
     })
     const tooth = 360 / 38 / 0.5
-    const first = write([], benchJob, [
+    const first = write([], firstJob, [
       ...offAtPose,
       { kind: 'adjusted', adjusterId: 'hub', words: 'one on', laterDeg: tooth },
       chain('on'),
       counted(28),
       tensioner('released'),
     ])
-    expect(judged(first, benchJob, [hub]).guard.verdict).toBe('turn')
+    expect(judged(first, firstJob, [hub]).guard.verdict).toBe('turn')
     const asFound = judged(write(first, second, [...madeSafe, ...halfProved, counted(28, 'found')]), second, [hub])
     expect(asFound.guard.verdict).toBe('turn')
     expect(asFound.state.timing[ids.cam]?.found?.latenessDeg).toBeCloseTo(0, 6)
@@ -188,7 +188,7 @@ describe('a new job takes over what the last one left', () => {
     ])
   })
   test('jobs that two devices opened under one number are told apart', () => {
-    const jobs = [benchJob, { ...second, id: 'job-b' }, { ...second, id: 'job-a' }]
+    const jobs = [firstJob, { ...second, id: 'job-b' }, { ...second, id: 'job-a' }]
     expect([...jobLabels(jobs)]).toEqual([
       ['job', '1'],
       ['job-a', '2a'],
@@ -198,13 +198,13 @@ describe('a new job takes over what the last one left', () => {
 })
 
 describe('a newer build sheet forgets nothing', () => {
-  const next = redrawn(benchSheet(), 2)
-  const adopt: EntryDraft = { kind: 'sheet', toSheetId: next.id }
-  const sheets = [benchSheet(), next]
+  const next = redrawn(oneChainSheet(), 2)
+  const adopt: NewEntry = { kind: 'sheet', toSheetId: next.id }
+  const sheets = [oneChainSheet(), next]
   const newLoop = next.loops[0]?.id ?? ''
-  const drawnAnew = write(write([], benchJob, offAtPose), benchJob, [adopt], 'd-1', next.id)
-  const then = (...drafts: EntryDraft[]) =>
-    judged(write(drawnAnew, benchJob, drafts, 'd-1', next.id), benchJob, sheets, [benchJob]).guard
+  const drawnAnew = write(write([], firstJob, offAtPose), firstJob, [adopt], 'd-1', next.id)
+  const then = (...newEntries: NewEntry[]) =>
+    judged(write(drawnAnew, firstJob, newEntries, 'd-1', next.id), firstJob, sheets, [firstJob]).guard
   test('a chain that was off and is drawn anew under another id: both are asked about', () => {
     const { reasons } = then()
     expect(reasons.map(({ code, targetId, vanished }) => [code, targetId, vanished])).toEqual(
@@ -216,7 +216,7 @@ describe('a newer build sheet forgets nothing', () => {
     expect(then().verdict).toBe('unknown')
   })
   test('it is now the other one: off under the new id', () => {
-    const became: EntryDraft = {
+    const became: NewEntry = {
       kind: 'settled',
       part: { about: 'loop', id: ids.chain, is: 'became', became: newLoop },
       role: '',
@@ -224,26 +224,26 @@ describe('a newer build sheet forgets nothing', () => {
     expect(codes(then(became, { kind: 'tensioner', memberId: ids.tensioner, state: 'released' }))).toEqual(['loopOff'])
   })
   test('gone for good, and the new one said to be on: still to be counted', () => {
-    const gone: EntryDraft = { kind: 'settled', part: { about: 'loop', id: ids.chain, is: 'gone' }, role: '' }
-    const on: EntryDraft = { kind: 'loop', loopId: newLoop, change: 'on' }
+    const gone: NewEntry = { kind: 'settled', part: { about: 'loop', id: ids.chain, is: 'gone' }, role: '' }
+    const on: NewEntry = { kind: 'loop', loopId: newLoop, change: 'on' }
     expect(codes(then(gone, tensioner('released')))).toEqual(['loopNewOnSheet'])
     expect(codes(then(gone, on, tensioner('released')))).toEqual(['loopNotCounted'])
   })
   test('before anything of the drive was touched, a chain drawn anew is one that came with the engine', () => {
-    const entries = write(write([], benchJob, ready), benchJob, [adopt], 'd-1', next.id)
-    expect(judged(entries, benchJob, sheets, [benchJob]).guard.verdict).toBe('turn')
+    const entries = write(write([], firstJob, ready), firstJob, [adopt], 'd-1', next.id)
+    expect(judged(entries, firstJob, sheets, [firstJob]).guard.verdict).toBe('turn')
   })
 })
 
 describe('proof', () => {
   const sheet = twoBankSheet()
-  const say = (change: 'apart' | 'together', steps = 0): EntryDraft => ({
+  const say = (change: 'apart' | 'together', steps = 0): NewEntry => ({
     kind: 'coupling',
     couplingId: 'quill',
     change,
     steps,
   })
-  const reads = (shaftId: string, wheelDeg: number, phase: 'found' | 'set' = 'set'): EntryDraft => ({
+  const reads = (shaftId: string, wheelDeg: number, phase: 'found' | 'set' = 'set'): NewEntry => ({
     kind: 'camMark',
     shaftId,
     markId: 'cam-mark-b',
@@ -267,14 +267,14 @@ describe('proof', () => {
     expect(guardAfter([...out, reads('cam-c', 5)], sheet).verdict).toBe('turn')
   })
   test('seen at its mark: only with the crank where it is known to stand', () => {
-    const meets: EntryDraft = { kind: 'camSet', shaftId: 'cam-c', offDeg: 0 }
+    const meets: NewEntry = { kind: 'camSet', shaftId: 'cam-c', offDeg: 0 }
     expect(guardAfter([...refitted, meets], sheet).verdict).toBe('turn')
     expect(guardAfter([...madeSafe, say('apart'), say('together'), meets], sheet).verdict).not.toBe('turn')
     expect(codes(guardAfter([...refitted, { ...meets, offDeg: 20 }], sheet))).toEqual(['camshaftReadsOut'])
   })
   test('a count ten pitches out as found holds; that it ran so frees it the running way, until something is touched', () => {
     const out = counted(19, 'found')
-    const ran: EntryDraft = { kind: 'ranUntilNow', says: 'yes', role: 'owner' }
+    const ran: NewEntry = { kind: 'ranUntilNow', says: 'yes', role: 'owner' }
     expect(guardAfter([...ready, out])).toMatchObject({ verdict: 'trim', onlyRunning: false })
     expect(guardAfter([...ready, { ...ran, says: 'notKnown' }, out]).verdict).toBe('trim')
     expect(guardAfter([...ready, ran, out])).toMatchObject({ verdict: 'turn', onlyRunning: true })
@@ -290,15 +290,15 @@ describe('proof', () => {
     // One tooth of 38 at half speed is 18.95°; two sigma of a mark by eye on this wheel 1.1°.
     expect(late(17)).toBe('turn')
     expect(late(18.5)).toBe('trim')
-    const coarse = benchSheet({
-      members: benchSheet().members.map((one) => (one.id === ids.camSprocket ? { ...one, teeth: known(20) } : one)),
+    const coarse = oneChainSheet({
+      members: oneChainSheet().members.map((one) => (one.id === ids.camSprocket ? { ...one, teeth: known(20) } : one)),
     })
     expect(guardAfter([...ready, camMark(25, 'found')], coarse).verdict).toBe('trim')
-    const own = benchSheet({ safeOutDeg: known(5) })
+    const own = oneChainSheet({ safeOutDeg: known(5) })
     expect(guardAfter([...ready, camMark(13, 'found')], own).verdict).toBe('trim')
   })
   test('one reading out makes the rest of that camshaft’s way suspect when only a part of it is mended', () => {
-    const mended: EntryDraft[] = [
+    const mended: NewEntry[] = [
       ...ready,
       atPose,
       reads('cam-c', 105, 'found'),
@@ -320,25 +320,25 @@ describe('proof', () => {
     expect(guardAfter([...mended, reads('cam-c', 5)], sheet).verdict).toBe('turn')
   })
   test('of one chain round two camshafts a count proves the one that it reaches', () => {
-    const twin = driveBench(
+    const twin = sheetWithDrive(
       'twinCam',
       { 'crank-sprocket': 19, 'exhaust-sprocket': 38, 'inlet-sprocket': 38 },
       {
         interference: { value: 'yes', typed: 'yes', trust: 'manual' },
       },
     )
-    const count = (from: string, to: string): EntryDraft =>
-      ({ ...countedFrom('chain', from, to, 30), phase: 'set' }) as EntryDraft
-    const fitted: EntryDraft[] = [...ready, atPose, chain('off'), chain('on'), tensioner('released')]
+    const count = (from: string, to: string): NewEntry =>
+      ({ ...countedFrom('chain', from, to, 30), phase: 'set' }) as NewEntry
+    const fitted: NewEntry[] = [...ready, atPose, chain('off'), chain('on'), tensioner('released')]
     const one = [...fitted, count('inlet-sprocket', 'crank-sprocket')]
     expect(codes(guardAfter(one, twin))).toEqual(['loopNotCounted'])
     expect(guardAfter([...one, count('exhaust-sprocket', 'inlet-sprocket')], twin).verdict).toBe('turn')
-    const read: EntryDraft = { ...reads('exhaust-cam', 5), markId: 'mark-exhaust-sprocket' } as EntryDraft
+    const read: NewEntry = { ...reads('exhaust-cam', 5), markId: 'mark-exhaust-sprocket' } as NewEntry
     expect(guardAfter([...one, read], twin).verdict).toBe('turn')
   })
   test('a sprocket set otherwise on its shaft wants its chain counted by the new figures', () => {
-    const hub = benchSheet({ adjusters: [{ id: 'hub', kind: 'hub', memberId: ids.camSprocket, positions: 19 }] })
-    const moved: EntryDraft = { kind: 'adjusted', adjusterId: 'hub', words: 'one on', laterDeg: 360 / 38 / 0.5 }
+    const hub = oneChainSheet({ adjusters: [{ id: 'hub', kind: 'hub', memberId: ids.camSprocket, positions: 19 }] })
+    const moved: NewEntry = { kind: 'adjusted', adjusterId: 'hub', words: 'one on', laterDeg: 360 / 38 / 0.5 }
     expect(codes(guardAfter([...ready, moved], hub))).toEqual(['loopNotCounted'])
     expect(codes(guardAfter([...ready, moved, counted(29)], hub))).toEqual(['loopCountedOut'])
     expect(guardAfter([...ready, moved, counted(28)], hub).verdict).toBe('turn')
@@ -350,10 +350,10 @@ describe('proof', () => {
 
 describe('relief and camshafts', () => {
   const relief = (
-    of: Extract<EntryDraft, { kind: 'item' }>['of'],
+    of: Extract<NewEntry, { kind: 'item' }>['of'],
     where = '',
     change: 'in' | 'out' = 'in',
-  ): EntryDraft => ({
+  ): NewEntry => ({
     kind: 'item',
     itemId: 'relief',
     item: 'valvesRelieved',
@@ -362,7 +362,7 @@ describe('relief and camshafts', () => {
     ...(of ? { of } : {}),
   })
   const sheet = twoBankSheet()
-  const offB: EntryDraft[] = [...ready, turned(90), { kind: 'loop', loopId: 'chain-b', change: 'off' }]
+  const offB: NewEntry[] = [...ready, turned(90), { kind: 'loop', loopId: 'chain-b', change: 'off' }]
   test('words free nothing; every valve, or all that the loose camshafts work, does', () => {
     expect(guardAfter([...offB, relief(undefined, 'cylinder 1 inlet only')], sheet).verdict).toBe('doNotTurn')
     expect(guardAfter([...offB, relief({ what: 'cylinder', id: CYL })], sheet).verdict).toBe('doNotTurn')
@@ -372,22 +372,25 @@ describe('relief and camshafts', () => {
     expect(guardAfter([...offB, relief(undefined)], sheet).verdict).toBe('turn')
   })
   test('relieved no more: the trim is over', () => {
-    const drafts = [
+    const newEntries = [
       ...ready,
       atPose,
       { kind: 'loop', loopId: 'chain-b', change: 'off' } as const,
       relief({ what: 'all' }),
     ]
-    expect(codes(guardAfter([...drafts, turned(90), relief({ what: 'all' }, '', 'out')], sheet))).toContain('loopOff')
-    expect(guardAfter([...drafts, turned(90), relief({ what: 'all' }, '', 'out')], sheet).verdict).toBe('doNotTurn')
+    expect(codes(guardAfter([...newEntries, turned(90), relief({ what: 'all' }, '', 'out')], sheet))).toContain(
+      'loopOff',
+    )
+    expect(guardAfter([...newEntries, turned(90), relief({ what: 'all' }, '', 'out')], sheet).verdict).toBe('doNotTurn')
   })
-  const camshaft = (shaftId: string, is: Extract<EntryDraft, { kind: 'camshaft' }>['is']): EntryDraft => ({
+  const camshaft = (shaftId: string, is: Extract<NewEntry, { kind: 'camshaft' }>['is']): NewEntry => ({
     kind: 'camshaft',
     shaftId,
     is,
   })
   test('a camshaft out, or held with every valve seen shut, meets nothing; free again, or let go, it does', () => {
-    const both = (...drafts: EntryDraft[]) => guardAfter([...offB, camshaft('cam-c', 'out'), ...drafts], sheet).verdict
+    const both = (...newEntries: NewEntry[]) =>
+      guardAfter([...offB, camshaft('cam-c', 'out'), ...newEntries], sheet).verdict
     expect(both()).toBe('doNotTurn')
     expect(both(camshaft('cam-b', 'out'))).toBe('turn')
     expect(both(camshaft('cam-b', 'held'))).toBe('doNotTurn')
@@ -402,7 +405,7 @@ describe('relief and camshafts', () => {
   test('held and driven: the crank does not move', () =>
     expect(codes(guardAfter([...ready, camshaft('cam-a', 'held')], sheet))).toEqual(['camshaftHeld']))
   test('a free engine with everything off is still told of its tensioner', () => {
-    const free = benchSheet({ interference: { value: 'no', typed: 'no', trust: 'manual' } })
+    const free = oneChainSheet({ interference: { value: 'no', typed: 'no', trust: 'manual' } })
     const guard = guardAfter(offAtPose, free)
     expect(guard.verdict).toBe('turn')
     expect(guard.reasons.map(({ code }) => code)).toContain('tensionerNotReleased')
@@ -410,23 +413,24 @@ describe('relief and camshafts', () => {
 })
 
 describe('two devices, merged', () => {
-  const before = write([], benchJob, ready)
-  const one = (...drafts: EntryDraft[]) => write(before, benchJob, drafts, 'd-1')
-  const two = (...drafts: EntryDraft[]) => write(before, benchJob, drafts, 'd-2')
-  const both = (a: readonly Entry[], b: readonly Entry[]) => judged(merged(a, b), benchJob, [benchSheet()], [benchJob])
+  const before = write([], firstJob, ready)
+  const one = (...newEntries: NewEntry[]) => write(before, firstJob, newEntries, 'd-1')
+  const two = (...newEntries: NewEntry[]) => write(before, firstJob, newEntries, 'd-2')
+  const both = (a: readonly Entry[], b: readonly Entry[]) =>
+    judged(merged(a, b), firstJob, [oneChainSheet()], [firstJob])
   test('off by one and on by the other, neither knowing: nobody knows, until somebody looked', () => {
     const apart = merged(one(atPose, chain('off')), two(chain('off'), chain('on')))
-    const { guard, state } = judged(apart, benchJob, [benchSheet()], [benchJob])
+    const { guard, state } = judged(apart, firstJob, [oneChainSheet()], [firstJob])
     expect(codes(guard)).toContain('loopSaidTwoWays')
     expect(state.stand.disputes).toHaveLength(1)
-    const settled = (is: 'on' | 'off'): EntryDraft => ({
+    const settled = (is: 'on' | 'off'): NewEntry => ({
       kind: 'settled',
       part: { about: 'loop', id: ids.chain, is },
       role: 'fitter',
     })
     const looked = (is: 'on' | 'off') =>
       codes(
-        judged(write(apart, benchJob, [settled(is), tensioner('released')]), benchJob, [benchSheet()], [benchJob])
+        judged(write(apart, firstJob, [settled(is), tensioner('released')]), firstJob, [oneChainSheet()], [firstJob])
           .guard,
       )
     expect(looked('on')).toEqual(['loopNotCounted'])
@@ -437,14 +441,14 @@ describe('two devices, merged', () => {
     expect(codes(guard)).toEqual(['itemSaidTwoWays', 'stopIn'])
   })
   test('a count by somebody who did not know that the chain was moved proves nothing', () => {
-    const fitted = write(before, benchJob, [atPose, chain('off'), chain('on'), tensioner('released')])
-    const moved = write(fitted, benchJob, [{ kind: 'moved', loopId: ids.chain, memberId: ids.camSprocket, teeth: 1 }])
-    const count = write(fitted, benchJob, [turned(0), counted(29)], 'd-2')
+    const fitted = write(before, firstJob, [atPose, chain('off'), chain('on'), tensioner('released')])
+    const moved = write(fitted, firstJob, [{ kind: 'moved', loopId: ids.chain, memberId: ids.camSprocket, teeth: 1 }])
+    const count = write(fitted, firstJob, [turned(0), counted(29)], 'd-2')
     expect(codes(both(moved, count).guard)).toEqual(['loopNotCounted'])
   })
   test('turned on both: where it stands is not known, nor how far it was trimmed', () => {
-    const off = write(before, benchJob, [atPose, chain('off')])
-    const { state, guard } = both(write(off, benchJob, [turned(2)]), write(off, benchJob, [turned(2)], 'd-2'))
+    const off = write(before, firstJob, [atPose, chain('off')])
+    const { state, guard } = both(write(off, firstJob, [turned(2)]), write(off, firstJob, [turned(2)], 'd-2'))
     expect(guard.verdict).toBe('unknown')
     expect(state.stand.disputes.map(({ about }) => about)).toEqual(['crank'])
   })
@@ -453,14 +457,14 @@ describe('two devices, merged', () => {
     const theirs = two(item('rag'), turned(20))
     const all = merged(mine, theirs)
     const written = new Set(all.slice(before.length).map(({ id }) => id))
-    expect(overlappingWork([benchJob], all)).toEqual(written)
-    expect(overlappingWork([benchJob], write(all, benchJob, [turned(1)]))).toEqual(written)
-    expect(overlappingWork([benchJob], write(mine, benchJob, [turned(1)], 'd-2')).size).toBe(0)
+    expect(overlappingWork([firstJob], all)).toEqual(written)
+    expect(overlappingWork([firstJob], write(all, firstJob, [turned(1)]))).toEqual(written)
+    expect(overlappingWork([firstJob], write(mine, firstJob, [turned(1)], 'd-2')).size).toBe(0)
   })
   test('one hand after the other, each knowing what was written: no dispute', () => {
-    const first = write(before, benchJob, [atPose, chain('off')], 'd-1')
-    const then = write(first, benchJob, [chain('on'), counted(29), tensioner('released')], 'd-2')
-    const { state, guard } = judged(then, benchJob, [benchSheet()], [benchJob])
+    const first = write(before, firstJob, [atPose, chain('off')], 'd-1')
+    const then = write(first, firstJob, [chain('on'), counted(29), tensioner('released')], 'd-2')
+    const { state, guard } = judged(then, firstJob, [oneChainSheet()], [firstJob])
     expect(state.stand.disputes).toEqual([])
     expect(guard.verdict).toBe('turn')
   })
@@ -473,36 +477,38 @@ describe('workshops from before', () => {
       return { ...rest, counter: i + 1 } as Entry
     })
   test('of one device have no overlaps, and their jobs follow their numbers', () => {
-    const first = old(write([], benchJob, offAtPose))
+    const first = old(write([], firstJob, offAtPose))
     const next = old(write([], second, madeSafe))
     const { state, guard } = judged([...next, ...first], second)
     expect(state.stand.disputes).toEqual([])
     expect(codes(guard)).toEqual(['loopOffLookAgain'])
   })
   test('of two devices whose counters interleave in one job: what they disagree on is not known', () => {
-    const mine = old(write([], benchJob, [...ready, atPose, chain('off')]))
-    const theirs = old(write([], benchJob, [...ready, atPose, chain('on')], 'd-2'))
-    expect(codes(judged([...mine, ...theirs], benchJob, [benchSheet()], [benchJob]).guard)).toContain('loopSaidTwoWays')
+    const mine = old(write([], firstJob, [...ready, atPose, chain('off')]))
+    const theirs = old(write([], firstJob, [...ready, atPose, chain('on')], 'd-2'))
+    expect(codes(judged([...mine, ...theirs], firstJob, [oneChainSheet()], [firstJob]).guard)).toContain(
+      'loopSaidTwoWays',
+    )
   })
   test('of two devices, one taking over from the other: a counter that goes on shows that it knew', () => {
     const all = old(
       write(
-        write([], benchJob, [...ready, atPose, chain('off')]),
-        benchJob,
+        write([], firstJob, [...ready, atPose, chain('off')]),
+        firstJob,
         [chain('on'), counted(29), tensioner('released')],
         'd-2',
       ),
     )
-    const { state, guard } = judged(all, benchJob, [benchSheet()], [benchJob])
+    const { state, guard } = judged(all, firstJob, [oneChainSheet()], [firstJob])
     expect(state.stand.disputes).toEqual([])
     expect(guard.verdict).toBe('turn')
   })
   test('two jobs with one number, by two devices, overlap', () => {
-    const mine = old(write([], benchJob, [...ready, atPose, chain('off')]))
-    const twin = { ...benchJob, id: 'job-twin', at: '2026-01-06T08:00:00.000Z' }
+    const mine = old(write([], firstJob, [...ready, atPose, chain('off')]))
+    const twin = { ...firstJob, id: 'job-twin', at: '2026-01-06T08:00:00.000Z' }
     const theirs = old(write([], twin, [...ready, atPose, chain('on')], 'd-2'))
-    const jobs = [benchJob, twin]
-    expect(codes(judged([...mine, ...theirs], twin, [benchSheet()], jobs).guard)).toContain('loopSaidTwoWays')
+    const jobs = [firstJob, twin]
+    expect(codes(judged([...mine, ...theirs], twin, [oneChainSheet()], jobs).guard)).toContain('loopSaidTwoWays')
   })
 })
 

@@ -1,15 +1,15 @@
 import { describe, expect, test } from 'vitest'
-import type { EntryDraft } from '../model'
+import type { NewEntry } from '../model'
 import { PART_IDS as ids } from '../starters'
-import { benchSheet, chain, counted, entriesOf } from '../testing/bench'
+import { oneChainSheet, chain, counted, entriesOf } from '../testing/oneChain'
 import { attemptsAt } from '.'
 
-const sheet = benchSheet()
+const sheet = oneChainSheet()
 const [loop] = sheet.loops
-const moved = (teeth: number): EntryDraft => ({ kind: 'moved', loopId: ids.chain, memberId: ids.camSprocket, teeth })
-const tries = (...drafts: EntryDraft[]) => {
+const moved = (teeth: number): NewEntry => ({ kind: 'moved', loopId: ids.chain, memberId: ids.camSprocket, teeth })
+const tries = (...newEntries: NewEntry[]) => {
   if (!loop) throw new Error('no loop')
-  return attemptsAt(sheet, loop, entriesOf(drafts))
+  return attemptsAt(sheet, loop, entriesOf(newEntries))
 }
 const found = (attempt: ReturnType<typeof tries>[number] | undefined) =>
   attempt?.found.map(({ foundPitches }) => foundPitches)

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { Entry, EntryDraft } from '../model'
-import { benchJob, benchSheet, entriesOf } from '../testing/bench'
+import type { Entry, NewEntry } from '../model'
+import { firstJob, oneChainSheet, entriesOf } from '../testing/oneChain'
 import { everyKind } from '../testing/everyKind'
 import { randomWalk } from '../testing/walks'
 import { foldEngine, foldOn, stateOfJob, type EngineFold } from '.'
@@ -23,20 +23,20 @@ function stepByStep(ledger: Parameters<typeof foldEngine>[0], askEvery: number):
   return fold
 }
 
-const numbered = (drafts: readonly EntryDraft[], seen = {}): Entry[] =>
-  entriesOf(drafts).map((entry, i) => ({ ...entry, id: `e${i}`, counter: i + 1, seen }))
+const numbered = (newEntries: readonly NewEntry[], seen = {}): Entry[] =>
+  entriesOf(newEntries).map((entry, i) => ({ ...entry, id: `e${i}`, counter: i + 1, seen }))
 
 describe('one line more is the same as folding everything anew', () => {
-  const sheet = benchSheet()
-  const jobs = [benchJob, { ...benchJob, id: 'job-2', number: 2 }]
-  const anyLine = fc.record({ draft: fc.constantFrom(...everyKind), jobId: fc.constantFrom('job-2', benchJob.id) })
+  const sheet = oneChainSheet()
+  const jobs = [firstJob, { ...firstJob, id: 'job-2', number: 2 }]
+  const anyLine = fc.record({ newEntry: fc.constantFrom(...everyKind), jobId: fc.constantFrom('job-2', firstJob.id) })
 
   test('for lines of every kind in any order, in two jobs', () => {
     fc.assert(
       fc.property(fc.array(anyLine, { maxLength: 25 }), fc.integer({ min: 1, max: 6 }), (lines, askEvery) => {
-        const entries = numbered(lines.map(({ draft }) => draft)).map((entry, i) => ({
+        const entries = numbered(lines.map(({ newEntry }) => newEntry)).map((entry, i) => ({
           ...entry,
-          jobId: lines[i]?.jobId ?? benchJob.id,
+          jobId: lines[i]?.jobId ?? firstJob.id,
         }))
         const ledger = { jobs, sheets: [sheet], entries }
         expect(said(stepByStep(ledger, askEvery))).toEqual(said(foldEngine(ledger)))
@@ -45,7 +45,7 @@ describe('one line more is the same as folding everything anew', () => {
     )
   })
 
-  test.each(everyKind.map((draft) => [draft.kind, draft] as const))(
+  test.each(everyKind.map((newEntry) => [newEntry.kind, newEntry] as const))(
     'for %s after work of other kinds',
     (_kind, last) => {
       const entries = numbered([...everyKind.filter(({ kind }) => kind !== 'close'), last])

@@ -1,6 +1,6 @@
 import type { Job } from '../model/engine'
 import type { Entry } from '../model/entry'
-import { copyOfDraft, startDraft, type Draft } from './draft'
+import { copyOfJobSoFar, startJobSoFar, type JobSoFar } from './jobSoFar'
 import { lastOf } from './kept'
 import { isNothing, kindOf } from './kinds'
 import { partsOfJob } from './partsOfJob'
@@ -19,7 +19,7 @@ export interface EngineFold {
   /** The stand as each job left it at its last line. */
   readonly ends: ReadonlyMap<string, StandFold>
   /** Worked out when first asked for. */
-  readonly drafts: Map<string, Draft>
+  readonly jobsSoFar: Map<string, JobSoFar>
   readonly states: Map<string, JobState>
 }
 
@@ -27,7 +27,7 @@ export interface EngineFold {
  *  batches they arrived. */
 export function foldEngine(ledger: EngineLedger): EngineFold {
   const read = readEngine(ledger)
-  return { read, ...foldStand(read), drafts: new Map(), states: new Map() }
+  return { read, ...foldStand(read), jobsSoFar: new Map(), states: new Map() }
 }
 
 /** The same with one line more. A line in order costs one step; what reaches back, or arrives out of order, folds everything anew. */
@@ -37,15 +37,15 @@ export function foldOn(fold: EngineFold, entry: Entry): EngineFold {
     const { ledger } = fold.read
     return foldEngine({ ...ledger, entries: [...ledger.entries, entry] })
   }
-  const drafts = new Map(fold.drafts)
-  const draft = drafts.get(entry.jobId)
-  if (draft) {
-    const next = copyOfDraft(draft, entry.kind)
+  const jobsSoFar = new Map(fold.jobsSoFar)
+  const soFar = jobsSoFar.get(entry.jobId)
+  if (soFar) {
+    const next = copyOfJobSoFar(soFar, entry.kind)
     take(next, entry, read)
-    drafts.set(entry.jobId, next)
+    jobsSoFar.set(entry.jobId, next)
   }
   const stand = foldStandOn(fold.stand, entry, read)
-  return { read, stand, ends: new Map(fold.ends).set(entry.jobId, stand), drafts, states: new Map() }
+  return { read, stand, ends: new Map(fold.ends).set(entry.jobId, stand), jobsSoFar, states: new Map() }
 }
 
 /** The state of a job: what was found, set and left in it, and how the engine stands. */
@@ -66,15 +66,15 @@ function workOut(fold: EngineFold, jobId: string): JobState {
   const live = read.liveOf.get(jobId) ?? []
   const stand = standAt(fold.stand, job, read, true)
   const left = leftBy(fold, job, stand)
-  const draft = draftOf(fold, jobId)
+  const soFar = jobSoFarOf(fold, jobId)
   const { zero, readings: zeroReadings = [] } = zeros.frames.at(-1) ?? {}
   const { place, half } = crankPlace(left.rotation, sheet, zero, left.jobStartDeg)
   const seats: JobSeats = { found: left.seatsAtStart, now: left.seats }
   return {
-    ...draft,
-    ...partsOfJob(left, { job, sheet, draft }),
+    ...soFar,
+    ...partsOfJob(left, { job, sheet, soFar }),
     sheetId: sheet.id,
-    closed: lastOf(draft, 'close', ''),
+    closed: lastOf(soFar, 'close', ''),
     seats,
     stand,
     live,
@@ -86,7 +86,7 @@ function workOut(fold: EngineFold, jobId: string): JobState {
     zeroReadings,
     half,
     crank: place,
-    timing: readTiming({ sheet, zeros, camReads: draft.camReads, counts: draft.counts, seats }),
+    timing: readTiming({ sheet, zeros, camReads: soFar.camReads, counts: soFar.counts, seats }),
   }
 }
 
@@ -97,19 +97,19 @@ function leftBy(fold: EngineFold, job: Job, now: Stand): Stand {
   return !end || end === stand || read.live.at(-1)?.jobId === job.id ? now : standAt(end, job, read, false)
 }
 
-function draftOf({ read, drafts }: EngineFold, jobId: string): Draft {
-  const known = drafts.get(jobId)
+function jobSoFarOf({ read, jobsSoFar }: EngineFold, jobId: string): JobSoFar {
+  const known = jobsSoFar.get(jobId)
   if (known) return known
-  const fresh = startDraft()
+  const fresh = startJobSoFar()
   for (const entry of read.liveOf.get(jobId) ?? []) take(fresh, entry, read)
-  drafts.set(jobId, fresh)
+  jobsSoFar.set(jobId, fresh)
   return fresh
 }
 
-function take(draft: Draft, entry: Entry, { figures }: EngineRead): void {
+function take(soFar: JobSoFar, entry: Entry, { figures }: EngineRead): void {
   const { inJob } = kindOf(entry)
   const its = figures.get(entry.jobId)
-  if (its && !isNothing(inJob)) inJob(draft, entry, its.sheet)
+  if (its && !isNothing(inJob)) inJob(soFar, entry, its.sheet)
 }
 
 const struckOf = ({ ordered, struck }: EngineRead, jobId: string): ReadonlySet<string> =>

@@ -1,15 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { judgeGuard } from '../guard'
-import type { EntryDraft } from '../model'
+import type { NewEntry } from '../model'
 import { makeRunSheet, statusOf, stepsOf } from '../runSheet'
-import { benchJob, benchSheet, entriesOf } from '../testing/bench'
-import { driveBench } from '../testing/driveBench'
+import { firstJob, oneChainSheet, entriesOf } from '../testing/oneChain'
+import { sheetWithDrive } from '../testing/sheetWithDrive'
 import { everyKind } from '../testing/everyKind'
 import { foldJob } from '.'
 
 const known = (value: number) => ({ value, typed: String(value), trust: 'manual' as const })
-const bench = benchSheet()
+const bench = oneChainSheet()
 const full = {
   ...bench,
   cams: bench.cams.map((cam) => ({
@@ -22,7 +22,7 @@ const full = {
   })),
 }
 /** Another engine altogether: nothing that these lines point at is on it. */
-const stranger = { ...driveBench('splinedBanks', { 'crank-sprocket': 20, 'half-sprocket': 40 }), id: 'sheet' }
+const stranger = { ...sheetWithDrive('splinedBanks', { 'crank-sprocket': 20, 'half-sprocket': 40 }), id: 'sheet' }
 
 /** Numbers that are none, and what JSON would make of them. */
 const noNumber = (value: unknown): boolean =>
@@ -36,17 +36,17 @@ describe.each([
   ['another engine', stranger],
 ])('any lines in any order on %s', (_name, sheet) => {
   test('fold into a state without a number that is none, a guard and a place for every step', () => {
-    const pointed = (draft: EntryDraft): EntryDraft =>
-      JSON.parse(JSON.stringify(draft).replace(/"(\w+Id)":"[^"]*"/g, '"$1":"nowhere"')) as EntryDraft
+    const pointed = (newEntry: NewEntry): NewEntry =>
+      JSON.parse(JSON.stringify(newEntry).replace(/"(\w+Id)":"[^"]*"/g, '"$1":"nowhere"')) as NewEntry
     const any = fc.constantFrom(...everyKind, ...everyKind.filter(({ kind }) => kind !== 'sheet').map(pointed))
     fc.assert(
-      fc.property(fc.array(any, { maxLength: 30 }), (drafts) => {
-        const state = foldJob({ job: benchJob, sheets: [sheet], entries: entriesOf(drafts) })
+      fc.property(fc.array(any, { maxLength: 30 }), (newEntries) => {
+        const state = foldJob({ job: firstJob, sheets: [sheet], entries: entriesOf(newEntries) })
         const { verdict, reasons } = judgeGuard(sheet, state)
         expect(['turn', 'trim', 'doNotTurn', 'unknown']).toContain(verdict)
         expect(verdict === 'turn' ? reasons.every((one) => one.verdict === 'turn') : reasons.length).toBeTruthy()
         for (const step of stepsOf(makeRunSheet(sheet)))
-          expect(['none', 'part', 'read', 'proved']).toContain(statusOf({ step, sheet, job: benchJob, state }).evidence)
+          expect(['none', 'part', 'read', 'proved']).toContain(statusOf({ step, sheet, job: firstJob, state }).evidence)
         expect(noNumber([state.timing, state.crank, state.zero, state.loops, state.couplings, state.seats])).toBe(false)
       }),
       { numRuns: 150 },

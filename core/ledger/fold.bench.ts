@@ -1,18 +1,18 @@
 import { bench, describe } from 'vitest'
 import { judgeGuard } from '../guard'
-import type { Entry, EntryDraft } from '../model'
+import type { Entry, NewEntry } from '../model'
 import { makeRunSheet, statusOf, stepsOf } from '../runSheet'
-import { benchJob, benchSheet, counted, entriesOf, stops } from '../testing/bench'
+import { firstJob, oneChainSheet, counted, entriesOf, stops } from '../testing/oneChain'
 import { everyKind } from '../testing/everyKind'
 import { foldEngine, foldOn, stateOfJob, type EngineFold } from '.'
 
 /* The fold of a job's ledger: whole, in three sizes; one line more on top; and a plain scan of as many lines beside them. */
 
-const sheet = benchSheet()
+const sheet = oneChainSheet()
 const usual = everyKind.filter(({ kind }) => kind !== 'sheet' && kind !== 'strike' && kind !== 'close')
 
-const ledger = (n: number, drafts: readonly EntryDraft[]): Entry[] =>
-  entriesOf(Array.from({ length: n }, (_, i) => drafts[i % drafts.length] as EntryDraft)).map((entry, i) => ({
+const ledger = (n: number, newEntries: readonly NewEntry[]): Entry[] =>
+  entriesOf(Array.from({ length: n }, (_, i) => newEntries[i % newEntries.length] as NewEntry)).map((entry, i) => ({
     ...entry,
     id: `e${i}`,
     counter: i + 1,
@@ -20,19 +20,19 @@ const ledger = (n: number, drafts: readonly EntryDraft[]): Entry[] =>
   }))
 
 function folded(entries: readonly Entry[]): EngineFold {
-  const fold = foldEngine({ jobs: [benchJob], sheets: [sheet], entries })
-  stateOfJob(fold, benchJob.id)
+  const fold = foldEngine({ jobs: [firstJob], sheets: [sheet], entries })
+  stateOfJob(fold, firstJob.id)
   return fold
 }
 
 /** Everything that a screen asks of a job after a line was written. */
 function asked(fold: EngineFold): void {
-  const state = stateOfJob(fold, benchJob.id)
+  const state = stateOfJob(fold, firstJob.id)
   judgeGuard(sheet, state)
-  for (const step of stepsOf(makeRunSheet(sheet))) statusOf({ step, sheet, job: benchJob, state })
+  for (const step of stepsOf(makeRunSheet(sheet))) statusOf({ step, sheet, job: firstJob, state })
 }
 
-const kinds: readonly (readonly [string, readonly EntryDraft[]])[] = [
+const kinds: readonly (readonly [string, readonly NewEntry[]])[] = [
   ['every kind in turn', usual],
   ['counts', [counted(29)]],
   ['stop contacts', [stops(340, 30)]],
@@ -40,9 +40,9 @@ const kinds: readonly (readonly [string, readonly EntryDraft[]])[] = [
   ['turns', usual.filter(({ kind }) => kind === 'turned')],
 ]
 
-describe.each(kinds)('a ledger of %s', (_name, drafts) => {
+describe.each(kinds)('a ledger of %s', (_name, newEntries) => {
   for (const n of [100, 1000, 10_000]) {
-    const entries = ledger(n, drafts)
+    const entries = ledger(n, newEntries)
     bench(`${n} lines folded`, () => void folded(entries))
     bench(`${n} lines scanned`, () => void entries.filter(({ kind, at }) => kind === 'note' && at !== ''))
   }

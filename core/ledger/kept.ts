@@ -1,5 +1,5 @@
 import type { EntryKind, EntryOf, Phase } from '../model/entry'
-import type { Kept } from './draft'
+import type { Kept } from './jobSoFar'
 
 interface Keeps {
   readonly kept: Readonly<Kept>

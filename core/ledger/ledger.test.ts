@@ -1,12 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { Entry, EntryDraft } from '../model'
+import type { Entry, NewEntry } from '../model'
 import { PART_IDS as ids } from '../starters'
 import {
   atPose,
   atTdc,
-  benchJob,
-  benchSheet,
+  firstJob,
+  oneChainSheet,
   camMark,
   chain,
   counted,
@@ -20,14 +20,14 @@ import {
   stops,
   tensioner,
   turned,
-} from '../testing/bench'
+} from '../testing/oneChain'
 import { foldJob, lastLive, nextStamp, orderEntries, struckIds } from '.'
 
-const fold = (entries: readonly Entry[]) => foldJob({ job: benchJob, sheets: [benchSheet()], entries })
-const strike = (targetId: string): EntryDraft => ({ kind: 'strike', targetId, reason: '' })
+const fold = (entries: readonly Entry[]) => foldJob({ job: firstJob, sheets: [oneChainSheet()], entries })
+const strike = (targetId: string): NewEntry => ({ kind: 'strike', targetId, reason: '' })
 
 describe('order and strikes', () => {
-  const anyDraft = fc.constantFrom<EntryDraft>(
+  const anyDraft = fc.constantFrom<NewEntry>(
     ...halfProved,
     turned(90),
     turned(-30),
@@ -81,7 +81,7 @@ describe('order and strikes', () => {
 })
 
 describe('rotation ledger', () => {
-  const place = (...drafts: EntryDraft[]) => stateAfter(drafts).crank
+  const place = (...newEntries: NewEntry[]) => stateAfter(newEntries).crank
 
   test('nothing known, nothing claimed', () =>
     expect(place(turned(90))).toMatchObject({ deg: undefined, doubt: 'unknown', totalDeg: 90 }))
@@ -150,7 +150,7 @@ describe('the rest of the state', () => {
   })
   test('pin offset is taken off when the sizes are known', () => {
     const mm = (value: number) => ({ value, typed: `${value} mm`, trust: 'measured' as const })
-    const sheet = benchSheet({ strokeMm: mm(100), rodMm: mm(160), pinOffsetMm: mm(8) })
+    const sheet = oneChainSheet({ strokeMm: mm(100), rodMm: mm(160), pinOffsetMm: mm(8) })
     // Independently computed (handbook 3): contacts at 20 mm of drop have their middle 0.230° after TDC.
     const { zero } = stateAfter([degreeWheel, stops(310, 50)], sheet)
     expect(zero && zero.wheelDeg - 360).toBeLessThan(-0.15)
@@ -166,7 +166,7 @@ describe('the rest of the state', () => {
     expect(timing[ids.cam]?.found).toMatchObject({ latenessDeg: expect.closeTo(6, 9), proved: true })
   })
   test('a chain that is moved makes later readings stale, not those as found', () => {
-    const move: EntryDraft = { kind: 'moved', loopId: ids.chain, memberId: ids.camSprocket, teeth: 1 }
+    const move: NewEntry = { kind: 'moved', loopId: ids.chain, memberId: ids.camSprocket, teeth: 1 }
     const state = stateAfter([...halfProved, camMark(11, 'found'), camMark(5, 'left'), counted(28), move])
     expect(state.timing[ids.cam]?.left).toBeUndefined()
     expect(state.timing[ids.cam]?.found).toBeDefined()
@@ -191,11 +191,11 @@ describe('the rest of the state', () => {
 })
 
 describe('a hub moved on the cam', () => {
-  const sheet = benchSheet({
+  const sheet = oneChainSheet({
     adjusters: [{ id: 'hub', kind: 'hub', memberId: ids.camSprocket, positions: 17 }],
   })
   // 38 teeth at half speed: a tooth is 18.947° of the crank. The cam two teeth's worth later wants its wheel two teeth earlier: 29 becomes 27.
-  const adjusted: EntryDraft = { kind: 'adjusted', adjusterId: 'hub', words: 'hub', laterDeg: (2 * 720) / 38 }
+  const adjusted: NewEntry = { kind: 'adjusted', adjusterId: 'hub', words: 'hub', laterDeg: (2 * 720) / 38 }
   test('wants another count from then on, and makes what was counted and read before stale', () => {
     const after = stateAfter([...madeSafe, chain('on'), counted(29), adjusted], sheet)
     expect(after.counts).toEqual([])
@@ -214,7 +214,7 @@ describe('a hub moved on the cam', () => {
 })
 
 test('a cam mark that meets at an event of its own is read against that, and not against the pose', () => {
-  const base = benchSheet()
+  const base = oneChainSheet()
   const meetsAtDeg = { value: 250, typed: '250', trust: 'manual' as const }
   const sheet = { ...base, marks: base.marks.map((mark) => (mark.id === ids.camMark ? { ...mark, meetsAtDeg } : mark)) }
   // TDC at 5 on the wheel: 250 on the cycle is 255 on the wheel; 258 is 3 late.

@@ -2,7 +2,7 @@ import { byId } from '../byId'
 import type { BuildSheet } from '../model/buildSheet'
 import type { Job } from '../model/engine'
 import { partsOf } from '../sheet'
-import type { Draft } from './draft'
+import type { JobSoFar } from './jobSoFar'
 import { allOf } from './kept'
 import { alike } from './sectionCounts'
 import { isLinkProved, trimOf, type Apart, type Stand } from './stand'
@@ -12,7 +12,7 @@ import { proofOfLoop } from './timing'
 /** The parts of the sheet as a job left them. */
 export function partsOfJob(
   stand: Stand,
-  { job, sheet, draft }: { readonly job: Job; readonly sheet: BuildSheet; readonly draft: Draft },
+  { job, sheet, soFar }: { readonly job: Job; readonly sheet: BuildSheet; readonly soFar: JobSoFar },
 ): Pick<JobState, 'register' | 'loops' | 'couplings' | 'tensioners' | 'turnedTightDeg' | 'ranAsked'> {
   const proving = { ...stand, sheet }
   const { poseSeenDeg, rotation } = stand
@@ -27,7 +27,7 @@ export function partsOfJob(
       untouched || (!touched && isLinkProved(proving, 'loop', id))
         ? 'asArrived'
         : touched
-          ? proofOfLoop(sheet, loop, draft.counts, alike(stand.seats))
+          ? proofOfLoop(sheet, loop, soFar.counts, alike(stand.seats))
           : 'notCounted'
     return [
       id,
@@ -44,7 +44,7 @@ export function partsOfJob(
     .map(({ id }): [string, CouplingState] => {
       const link = stand.couplings.get(id)
       const untouched = !link || (link.changes.length === 0 && link.is === 'on')
-      const moved = allOf(draft, 'coupling').filter((entry) => entry.couplingId === id && entry.change === 'together')
+      const moved = allOf(soFar, 'coupling').filter((entry) => entry.couplingId === id && entry.change === 'together')
       return [
         id,
         {

@@ -1,30 +1,34 @@
 import type { BuildSheet } from '../model/buildSheet'
 import type { EntryOf } from '../model/entry'
 import { shaftOfRead } from './camWitnesses'
-import type { Draft } from './draft'
+import type { JobSoFar } from './jobSoFar'
 
 /* What work on the drive does to what was read and counted in a job: as found stays true, the rest is stale once what it spoke of was moved. */
 
 /** What was read of these camshafts since the strip is stale. */
-export function dropStaleReadings(draft: Draft, sheet: BuildSheet, shaftIds: readonly string[]): void {
-  draft.camReads = draft.camReads.filter(
+export function dropStaleReadings(soFar: JobSoFar, sheet: BuildSheet, shaftIds: readonly string[]): void {
+  soFar.camReads = soFar.camReads.filter(
     (read) => read.phase === 'found' || !shaftIds.includes(shaftOfRead(sheet, read) ?? ''),
   )
 }
 
 /** A loop that was moved makes every reading of the cams since the strip stale, and the counts that end on the wheel it was moved
  *  over; one that came off or went on makes all of its counts stale. What was read as found stays true. */
-export function forgetLaterReadings(draft: Draft, sheet: BuildSheet, moved: EntryOf<'loop'> | EntryOf<'moved'>): void {
+export function forgetLaterReadings(
+  soFar: JobSoFar,
+  sheet: BuildSheet,
+  moved: EntryOf<'loop'> | EntryOf<'moved'>,
+): void {
   const onWheel = (markId: string) =>
     moved.kind === 'loop' || sheet.marks.some(({ id, memberId }) => id === markId && memberId === moved.memberId)
   const stale = ({ loopId, phase, fromMarkId, toMarkId }: EntryOf<'count'>) =>
     phase !== 'found' && loopId === moved.loopId && (onWheel(fromMarkId) || onWheel(toMarkId))
-  draft.counts = draft.counts.filter((count) => !stale(count))
-  draft.camReads = draft.camReads.filter(({ phase }) => phase === 'found')
+  soFar.counts = soFar.counts.filter((count) => !stale(count))
+  soFar.camReads = soFar.camReads.filter(({ phase }) => phase === 'found')
 }
 
 /** Nothing that was read or counted since the strip holds any more. */
-export function forgetReadings(draft: Draft): void {
-  draft.camReads = draft.camReads.filter(({ phase }) => phase === 'found')
-  draft.counts = draft.counts.filter(({ phase }) => phase === 'found')
+export function forgetReadings(soFar: JobSoFar): void {
+  soFar.camReads = soFar.camReads.filter(({ phase }) => phase === 'found')
+  soFar.counts = soFar.counts.filter(({ phase }) => phase === 'found')
 }

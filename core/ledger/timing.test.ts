@@ -1,15 +1,15 @@
 import { describe, expect, test } from 'vitest'
-import type { BuildSheet, EntryDraft } from '../model'
-import { countedFrom, driveBench, stagedTeeth } from '../testing/driveBench'
-import { degreeWheel, stateAfter, stops } from '../testing/bench'
+import type { BuildSheet, NewEntry } from '../model'
+import { countedFrom, sheetWithDrive, stagedTeeth } from '../testing/sheetWithDrive'
+import { degreeWheel, stateAfter, stops } from '../testing/oneChain'
 import { proofOfLoop, verdictOfCount } from '.'
 
-const staged = driveBench('twoStage', stagedTeeth)
+const staged = sheetWithDrive('twoStage', stagedTeeth)
 const lower = (n: number) => countedFrom('lower', 'middle-large', 'crank-sprocket', n)
 const inlet = (n: number) => countedFrom('upper', 'inlet-sprocket', 'middle-small', n)
 const exhaust = (n: number) => countedFrom('upper', 'exhaust-sprocket', 'inlet-sprocket', n)
-const timingOf = (shaftId: string, sheet: BuildSheet, ...drafts: EntryDraft[]) =>
-  stateAfter([degreeWheel, stops(340, 30), ...drafts], sheet).timing[shaftId]?.found
+const timingOf = (shaftId: string, sheet: BuildSheet, ...newEntries: NewEntry[]) =>
+  stateAfter([degreeWheel, stops(340, 30), ...newEntries], sheet).timing[shaftId]?.found
 
 describe('a camshaft by the counts of every loop on its way', () => {
   // A tooth below is 360/19 = 18.947° of the crank, one above 720/20 = 36°, independently computed.
@@ -24,7 +24,7 @@ describe('a camshaft by the counts of every loop on its way', () => {
     expect(timingOf('exhaust-cam', staged, lower(30), inlet(30))).toBeUndefined()
   })
   test('a count cannot see stretch: it is a witness of the tooth, and a sharper reading is the figure', () => {
-    const gauge: EntryDraft = {
+    const gauge: NewEntry = {
       kind: 'camGauge',
       shaftId: 'inlet-cam',
       phase: 'found',
@@ -42,21 +42,21 @@ describe('a camshaft by the counts of every loop on its way', () => {
     expect(apart).toMatchObject({ proved: false, misfits: [{ offDeg: expect.closeTo(-72 - 3.82, 1) }] })
   })
   test('no count sees in which place a coupling was put together', () => {
-    const splined = driveBench('splinedBanks', { 'crank-sprocket': 20, 'half-sprocket': 40 })
+    const splined = sheetWithDrive('splinedBanks', { 'crank-sprocket': 20, 'half-sprocket': 40 })
     const count = countedFrom('chain', 'half-sprocket', 'crank-sprocket', 30)
     expect(timingOf('cam-a', splined, count)).toBeUndefined()
   })
 })
 
 describe('one count against the sheet', () => {
-  const verdict = (draft: EntryDraft) => (draft.kind === 'count' ? verdictOfCount(staged, draft) : undefined)
+  const verdict = (newEntry: NewEntry) => (newEntry.kind === 'count' ? verdictOfCount(staged, newEntry) : undefined)
   test('over is late, short is early, at what the tooth is worth there', () => {
     expect(verdict(lower(31))).toMatchObject({ pitchesOut: 1, layTeeth: -1, latenessDeg: expect.closeTo(18.947, 3) })
     expect(verdict(inlet(29))).toMatchObject({ pitchesOut: -1, layTeeth: 1, latenessDeg: -36 })
   })
   test('nothing is said of a section or a loop that the sheet does not have', () => {
-    expect(verdict({ ...lower(30), loopId: 'nowhere' } as EntryDraft)).toBeUndefined()
-    expect(verdict({ ...lower(30), fromMarkId: 'nowhere' } as EntryDraft)).toBeUndefined()
+    expect(verdict({ ...lower(30), loopId: 'nowhere' } as NewEntry)).toBeUndefined()
+    expect(verdict({ ...lower(30), fromMarkId: 'nowhere' } as NewEntry)).toBeUndefined()
     const bare = { ...staged, counts: [] }
     expect(verdictOfCount(bare, lower(30) as never)).toBeUndefined()
   })
@@ -64,9 +64,9 @@ describe('one count against the sheet', () => {
 
 describe('what counts prove of a loop', () => {
   const upper = staged.loops.find(({ id }) => id === 'upper')
-  const proof = (...drafts: EntryDraft[]) => {
+  const proof = (...newEntries: NewEntry[]) => {
     if (!upper) throw new Error('no loop')
-    const set = drafts.map((draft) => ({ ...draft, phase: 'set' as const }) as EntryDraft)
+    const set = newEntries.map((newEntry) => ({ ...newEntry, phase: 'set' as const }) as NewEntry)
     return proofOfLoop(staged, upper, stateAfter(set, staged).counts)
   }
   test('every wheel reached and none a tooth out; one out; one not reached', () => {
@@ -91,7 +91,7 @@ test('a hub on the sprocket that drives the upper chain wants what it drives els
       positions: 20,
     })),
   }
-  const later = (adjusterId: string, deg: number): EntryDraft => ({
+  const later = (adjusterId: string, deg: number): NewEntry => ({
     kind: 'adjusted',
     adjusterId,
     words: 'hub',
@@ -99,8 +99,8 @@ test('a hub on the sprocket that drives the upper chain wants what it drives els
   })
   const setCounts = [inlet, exhaust].map(
     (count) =>
-      (n: number): EntryDraft =>
-        ({ ...count(n), phase: 'set' }) as EntryDraft,
+      (n: number): NewEntry =>
+        ({ ...count(n), phase: 'set' }) as NewEntry,
   )
   const [inletSet, exhaustSet] = setCounts
   const proof = (adjusterId: string, inletCount: number, exhaustCount: number) =>

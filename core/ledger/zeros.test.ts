@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
-import type { BuildSheet, Entry, EntryDraft } from '../model'
+import type { BuildSheet, Entry, NewEntry } from '../model'
 import { PART_IDS as ids } from '../starters'
 import {
   atTdc,
-  benchJob,
-  benchSheet,
+  firstJob,
+  oneChainSheet,
   camMark,
   CYL,
   degreeWheel,
@@ -15,11 +15,11 @@ import {
   stateAfter,
   stops,
   turned,
-} from '../testing/bench'
+} from '../testing/oneChain'
 import { foldJob } from '.'
 
 const known = (value: number) => ({ value, typed: String(value), trust: 'measured' as const })
-const dial = (beforeDeg: number, afterDeg: number, dropMm = 5): EntryDraft => ({
+const dial = (beforeDeg: number, afterDeg: number, dropMm = 5): NewEntry => ({
   kind: 'dialPair',
   cylinderId: CYL,
   dropMm,
@@ -27,7 +27,7 @@ const dial = (beforeDeg: number, afterDeg: number, dropMm = 5): EntryDraft => ({
   afterDeg,
   approach: 'eachWay',
 })
-const knocked: EntryDraft = { kind: 'wheelKnocked', what: 'wheel' }
+const knocked: NewEntry = { kind: 'wheelKnocked', what: 'wheel' }
 
 describe('methods together', () => {
   test('a dial and a stop that agree prove the zero; the dwell is blunt and does not move it', () => {
@@ -61,26 +61,26 @@ describe('methods together', () => {
   })
   test('another cylinder’s TDC serves as soon as its place on the crank is known', () => {
     const twin = (known2: boolean): BuildSheet => {
-      const base = benchSheet()
+      const base = oneChainSheet()
       const second = { id: 'cyl-2', name: '2', bankId: 'bank', ...(known2 ? { firingDeg: known(405) } : {}) }
       return { ...base, cylinders: [...base.cylinders, second] }
     }
-    const drafts = [degreeWheel, { ...stops(25, 75), cylinderId: 'cyl-2' } as EntryDraft]
-    expect(stateAfter(drafts, twin(true)).zero?.wheelDeg).toBeCloseTo(5, 9)
-    expect(stateAfter(drafts, twin(false))).toMatchObject({ zero: undefined, zeros: { unplaced: { length: 1 } } })
+    const newEntries = [degreeWheel, { ...stops(25, 75), cylinderId: 'cyl-2' } as NewEntry]
+    expect(stateAfter(newEntries, twin(true)).zero?.wheelDeg).toBeCloseTo(5, 9)
+    expect(stateAfter(newEntries, twin(false))).toMatchObject({ zero: undefined, zeros: { unplaced: { length: 1 } } })
   })
 })
 
 describe('the life of a zero', () => {
   const found = [item('stop'), degreeWheel, stops(340, 30), stops(330, 40)]
-  const again = (entries: readonly Entry[], wheelDeg: number): EntryDraft => ({
+  const again = (entries: readonly Entry[], wheelDeg: number): NewEntry => ({
     kind: 'contactAgain',
     ofEntryId: entries.findLast(({ kind }) => kind === 'stopContacts')?.id ?? '',
     which: 'first',
     wheelDeg,
   })
-  const fold = (entries: readonly Entry[]) => foldJob({ job: benchJob, sheets: [benchSheet()], entries })
-  const after = (...more: ((entries: readonly Entry[]) => EntryDraft)[]) => {
+  const fold = (entries: readonly Entry[]) => foldJob({ job: firstJob, sheets: [oneChainSheet()], entries })
+  const after = (...more: ((entries: readonly Entry[]) => NewEntry)[]) => {
     let entries = entriesOf(found)
     for (const make of more) entries = [...entries, ...entriesOf([make(entries)], 'd-1', entries.length + 1)]
     return { entries, state: fold(entries) }
@@ -119,7 +119,7 @@ describe('the life of a zero', () => {
   })
   test('readings that leaned on a broken zero are listed, and shifted or put down to be taken again', () => {
     const read = () => camMark(17, 'found')
-    const start = [(): EntryDraft => atTdc, () => saw('thumb', 'firing'), read, () => knocked, () => stops(346, 36)]
+    const start = [(): NewEntry => atTdc, () => saw('thumb', 'firing'), read, () => knocked, () => stops(346, 36)]
     const { entries, state } = after(...start)
     const mark = entries.find(({ kind }) => kind === 'camMark')
     const knock = entries.find(({ kind }) => kind === 'wheelKnocked')
@@ -148,7 +148,7 @@ describe('the life of a zero', () => {
 })
 
 describe('on the right place of the wheel and the wrong turn of the cycle', () => {
-  const toOverlap = (deg: number): EntryDraft => ({ kind: 'turned', deg, ended: 'onMark', towardsDeg: 360 })
+  const toOverlap = (deg: number): NewEntry => ({ kind: 'turned', deg, ended: 'onMark', towardsDeg: 360 })
   test.each([
     [360, undefined],
     [720, 'oneTurnTooMany'],
@@ -158,18 +158,18 @@ describe('on the right place of the wheel and the wrong turn of the cycle', () =
     expect(stateAfter([...halfProved, toOverlap(deg)]).crank.missed).toBe(missed),
   )
   test('one turn short of a place more than a turn ahead', () => {
-    const short: EntryDraft = { kind: 'turned', deg: 90, ended: 'onMark', towardsDeg: 450 }
+    const short: NewEntry = { kind: 'turned', deg: 90, ended: 'onMark', towardsDeg: 450 }
     expect(stateAfter([...halfProved, short]).crank.missed).toBe('oneTurnShort')
   })
   test('the short way backwards is caught', () => {
-    const back: EntryDraft = { kind: 'turned', deg: -45, ended: 'onMark', towardsDeg: 315 }
-    const toFar: EntryDraft = { ...back, towardsDeg: 675 } as EntryDraft
+    const back: NewEntry = { kind: 'turned', deg: -45, ended: 'onMark', towardsDeg: 315 }
+    const toFar: NewEntry = { ...back, towardsDeg: 675 } as NewEntry
     expect(stateAfter([...halfProved, turned(360), back]).crank.missed).toBeUndefined()
     expect(stateAfter([...halfProved, turned(360), toFar]).crank.missed).toBe('shortWayBack')
   })
 })
 
 test('a two-stroke has one turn: TDC is a place without any witness of the half', () => {
-  const sheet = { ...benchSheet(), cycleDeg: 360 as const }
+  const sheet = { ...oneChainSheet(), cycleDeg: 360 as const }
   expect(stateAfter([degreeWheel, stops(340, 30), atTdc], sheet).crank).toMatchObject({ deg: 0, doubt: 'proven' })
 })

@@ -1,7 +1,7 @@
 import { tdcOnOneTurn } from '../cylinders'
 import { scaleSigmaDeg } from '../degreeWheel'
 import type { BuildSheet } from '../model/buildSheet'
-import type { Entry, EntryDraft, EntryOf, WheelScale } from '../model/entry'
+import type { Entry, NewEntry, EntryOf, WheelScale } from '../model/entry'
 import { wrapToSigned180 } from '../units'
 import {
   combineZero,
@@ -23,7 +23,7 @@ export const DEFAULT_DIAL_MM = 0.01
 const AGREE_SIGMAS = 3
 
 /** A reading of the zero as it is about to be written. */
-export type ZeroDraft = Extract<EntryDraft, { kind: ZeroWayKind }>
+export type ZeroTyped = Extract<NewEntry, { kind: ZeroWayKind }>
 
 export interface FrameZero {
   readonly scale: WheelScale
@@ -119,11 +119,11 @@ function readingsOn(
 export function zeroAsTyped(
   sheet: BuildSheet,
   { scale = DEFAULT_SCALE, dialReadToMm }: { readonly scale: WheelScale | undefined; readonly dialReadToMm: number },
-  draft: ZeroDraft,
+  read: ZeroTyped,
 ): ZeroReading | undefined {
   const bench = { sheet, wheelSigmaDeg: scaleSigmaDeg(scale), dialReadToMm }
-  const way = zeroWays[draft.kind as ZeroWayKind] as ZeroWay<ZeroWayKind>
-  const [reading] = way.readings([Object.assign({ id: 'typed' }, draft)], bench)
+  const way = zeroWays[read.kind as ZeroWayKind] as ZeroWay<ZeroWayKind>
+  const [reading] = way.readings([Object.assign({ id: 'typed' }, read)], bench)
   return reading && place(sheet, reading)
 }
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import type { BuildSheet, EntryDraft, RimMark } from '../model'
-import { benchSheet, CYL, degreeWheel, stateAfter, stops } from '../testing/bench'
+import type { BuildSheet, NewEntry, RimMark } from '../model'
+import { oneChainSheet, CYL, degreeWheel, stateAfter, stops } from '../testing/oneChain'
 import { compareMark, readMarks, turnsToMeet } from '.'
 
 const known = (value: number) => ({ value, typed: String(value), trust: 'measured' as const })
@@ -15,12 +15,12 @@ const mark = (change: Partial<RimMark>): RimMark => ({
   ...change,
 })
 const sheetWith = (change: Partial<RimMark>): BuildSheet => {
-  const base = benchSheet({ rimMm: known(540), rimMarks: [mark(change)] })
+  const base = oneChainSheet({ rimMm: known(540), rimMarks: [mark(change)] })
   return { ...base, cylinders: [...base.cylinders, { id: 'cyl-2', name: '2', bankId: 'bank', firingDeg: known(405) }] }
 }
 /** Zero at wheel 5, proved by two depths; then the mark. */
 const read = (wheelDeg: number, change: Partial<RimMark> = {}, claimDeg = 0) => {
-  const entry: EntryDraft = { kind: 'factoryMark', cylinderId: CYL, name: 'Long line', markId: 'm', wheelDeg, claimDeg }
+  const entry: NewEntry = { kind: 'factoryMark', cylinderId: CYL, name: 'Long line', markId: 'm', wheelDeg, claimDeg }
   const sheet = sheetWith(change)
   const [found] = readMarks(sheet, stateAfter([degreeWheel, stops(340, 30), stops(330, 40), entry], sheet))
   if (!found) throw new Error('not read')
@@ -50,7 +50,7 @@ describe('a mark is a claim', () => {
   test('castings and assembly marks are decoys wherever they stand, and prove nothing', () => {
     expect(read(5, { cutFor: 'casting' }).verdict).toEqual({ kind: 'decoy' })
     const sheet = sheetWith({ cutFor: 'casting' })
-    const entry: EntryDraft = { kind: 'factoryMark', cylinderId: CYL, name: 'x', markId: 'm', wheelDeg: 5, claimDeg: 0 }
+    const entry: NewEntry = { kind: 'factoryMark', cylinderId: CYL, name: 'x', markId: 'm', wheelDeg: 5, claimDeg: 0 }
     expect(stateAfter([degreeWheel, stops(340, 30), entry], sheet).zero?.proved).toBe(false)
   })
 })
@@ -61,6 +61,6 @@ test('between two visits a mark that has moved by more than the ± of both is na
 })
 
 test('a half-speed mark is back at its pointer every two turns (handbook 6)', () => {
-  const sheet = benchSheet()
+  const sheet = oneChainSheet()
   expect(sheet.marks.map((one) => turnsToMeet(sheet, one))).toEqual([1, 2])
 })

@@ -23,7 +23,7 @@ export type EntryOf<K extends EntryKind> = Extract<Entry, { kind: K }>
 
 type DistributiveOmit<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never
 /** What a step says; the writer adds who, when and the place in the order. */
-export type EntryDraft = DistributiveOmit<
+export type NewEntry = DistributiveOmit<
   Entry,
   'id' | 'jobId' | 'sheetId' | 'device' | 'counter' | 'seen' | 'at' | 'seenFrom' | 'conditions' | 'typed'
 > & { readonly conditions?: Condition[]; readonly typed?: { field: string; text: string }[] }

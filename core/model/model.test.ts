@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
 import { TOPOLOGIES } from '../starters'
-import { benchJob, benchSheet, counted, entriesOf, turned } from '../testing/bench'
-import { driveBench } from '../testing/driveBench'
+import { firstJob, oneChainSheet, counted, entriesOf, turned } from '../testing/oneChain'
+import { sheetWithDrive } from '../testing/sheetWithDrive'
 import { buildSheetSchema, engineSchema, entrySchema, jobSchema, type BuildSheet } from '.'
 
-const sheet = benchSheet()
+const sheet = oneChainSheet()
 const known = (value: unknown) => ({ value, typed: String(value), trust: 'measured' })
 
 /** Where the schema says that a sheet is wrong; undefined when it takes it. */
@@ -18,7 +18,7 @@ const first = <K extends 'members' | 'shafts' | 'loops' | 'marks' | 'cams' | 'cy
 
 describe('a build sheet', () => {
   test.each(TOPOLOGIES)('begun from %s is one, and stays the same through JSON', (drive) => {
-    const begun = driveBench(drive, {})
+    const begun = sheetWithDrive(drive, {})
     expect(buildSheetSchema.parse(JSON.parse(JSON.stringify(begun)))).toEqual(begun)
   })
   test.each<[string, Record<string, unknown>, string]>([
@@ -81,9 +81,9 @@ describe('lines of the ledger', () => {
 })
 
 test('jobs and engines', () => {
-  expect(jobSchema.safeParse(benchJob).success).toBe(true)
-  expect(jobSchema.safeParse({ ...benchJob, arrival: 'towed' }).success).toBe(false)
-  const engine = { id: 'e', name: 'Engine', description: '', at: benchJob.at }
+  expect(jobSchema.safeParse(firstJob).success).toBe(true)
+  expect(jobSchema.safeParse({ ...firstJob, arrival: 'towed' }).success).toBe(false)
+  const engine = { id: 'e', name: 'Engine', description: '', at: firstJob.at }
   expect(engineSchema.safeParse(engine).success).toBe(true)
   expect(engineSchema.safeParse({ ...engine, name: '' }).success).toBe(false)
 })

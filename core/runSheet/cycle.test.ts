@@ -1,15 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { BuildSheet } from '../model'
-import { camBench, type CamFigures } from '../testing/camBench'
-import { benchSheet } from '../testing/bench'
+import { sheetWithCams, type CamFigures } from '../testing/sheetWithCams'
+import { oneChainSheet } from '../testing/oneChain'
 import { cycleEvents, eventsPassed, nextEvent, strokesOf } from '.'
 
 const known = (value: number) => ({ value, typed: String(value), trust: 'manual' as const })
 const inlet: CamFigures = { opensDeg: 17, closesDeg: 57 }
 const exhaust: CamFigures = { opensDeg: 60, closesDeg: 20 }
-const four = camBench(inlet, exhaust)
-const base = benchSheet()
+const four = sheetWithCams(inlet, exhaust)
+const base = oneChainSheet()
 const firingAt = (deg: number, cycleDeg: 720 | 360): BuildSheet => ({
   ...base,
   cycleDeg,
@@ -58,7 +58,7 @@ describe('what the crank comes by', () => {
       ['closes', 'inlet', 597],
     ]))
   test('without figures only what is known', () =>
-    expect(cycleEvents(camBench({}, { closesDeg: 20 })).map(({ kind }) => kind)).toEqual([
+    expect(cycleEvents(sheetWithCams({}, { closesDeg: 20 })).map(({ kind }) => kind)).toEqual([
       'firingTdc',
       'pose',
       'closes',

@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
 import type { EntryOf } from '../model'
 import { beginSheet } from '../starters'
-import { camBench } from '../testing/camBench'
+import { sheetWithCams } from '../testing/sheetWithCams'
 import { judgeWalk, walkLooks, walkStops, type WalkLook } from '.'
 
-const sheet = camBench({ opensDeg: 17, closesDeg: 57 }, { opensDeg: 60, closesDeg: 20 })
+const sheet = sheetWithCams({ opensDeg: 17, closesDeg: 57 }, { opensDeg: 60, closesDeg: 20 })
 const at = (deg: number) =>
   Object.fromEntries(
     walkLooks(sheet, deg).map((look) => [

@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
-import type { EntryDraft } from '../model'
+import type { NewEntry } from '../model'
 import { beginSheet } from '../starters'
 import {
   atPose,
-  benchJob,
-  benchSheet,
+  firstJob,
+  oneChainSheet,
   camMark,
   chain,
   counted,
@@ -14,8 +14,8 @@ import {
   stateAfter,
   tensioner,
   turned,
-} from '../testing/bench'
-import { driveBench } from '../testing/driveBench'
+} from '../testing/oneChain'
+import { sheetWithDrive } from '../testing/sheetWithDrive'
 import {
   cautionsFor,
   cycleEvents,
@@ -28,12 +28,12 @@ import {
   type StepKind,
 } from '.'
 
-const sheet = benchSheet()
+const sheet = oneChainSheet()
 const steps = stepsOf(makeRunSheet(sheet))
-function status(kind: StepKind, drafts: readonly EntryDraft[], job = benchJob) {
+function status(kind: StepKind, newEntries: readonly NewEntry[], job = firstJob) {
   const step = steps.find((one) => one.kind === kind)
   if (!step) throw new Error(kind)
-  return statusOf({ step, sheet, job, state: stateAfter(drafts, sheet, job) })
+  return statusOf({ step, sheet, job, state: stateAfter(newEntries, sheet, job) })
 }
 
 test('the whole job in its order', () => {
@@ -66,9 +66,9 @@ test('cautions fit the engine', () => {
 })
 
 describe('a drive of gears alone', () => {
-  const gears = driveBench('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
+  const gears = sheetWithDrive('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
   const proof = stepsOf(makeRunSheet(gears)).find(({ kind }) => kind === 'twoTurns')
-  const left: EntryDraft = {
+  const left: NewEntry = {
     kind: 'lobeClock',
     camId: gears.cams[0]?.id ?? '',
     phase: 'left',
@@ -76,8 +76,8 @@ describe('a drive of gears alone', () => {
     hour: 3,
     sureToHours: 0.5,
   }
-  const stands = (...drafts: EntryDraft[]) =>
-    proof && statusOf({ step: proof, sheet: gears, job: benchJob, state: stateAfter(drafts, gears) }).evidence
+  const stands = (...newEntries: NewEntry[]) =>
+    proof && statusOf({ step: proof, sheet: gears, job: firstJob, state: stateAfter(newEntries, gears) }).evidence
   test('is turned twice and read again as well, though no loop lies on it', () => {
     expect(proof).toMatchObject({ id: 'twoTurns', targetIds: [] })
     expect(stands(left)).toBe('none')
@@ -85,8 +85,8 @@ describe('a drive of gears alone', () => {
     expect(stands(turned(720))).toBe('part')
   })
   test('turns before a cam was set, and turns back, do not count', () => {
-    const set: EntryDraft = { kind: 'camSet', shaftId: 'camshaft', offDeg: 0 }
-    const turnedAfter = (...drafts: EntryDraft[]) => stateAfter(drafts, gears).turnedTightDeg
+    const set: NewEntry = { kind: 'camSet', shaftId: 'camshaft', offDeg: 0 }
+    const turnedAfter = (...newEntries: NewEntry[]) => stateAfter(newEntries, gears).turnedTightDeg
     expect(turnedAfter(turned(720), set)).toBe(0)
     expect(turnedAfter(set, turned(720))).toBe(720)
     expect(turnedAfter(set, turned(400), turned(-100), turned(420))).toBe(720)
@@ -106,7 +106,7 @@ describe('a drive of gears alone', () => {
 })
 
 describe('how far a step is', () => {
-  test.each<[StepKind, EntryDraft[], string]>([
+  test.each<[StepKind, NewEntry[], string]>([
     ['makeSafe', madeSafe.slice(0, 2), 'part'],
     ['makeSafe', madeSafe, 'proved'],
     ['trueTdc', halfProved.slice(0, 2), 'read'],
@@ -126,17 +126,17 @@ describe('how far a step is', () => {
     ['twoTurns', [...halfProved, turned(360), camMark(5, 'left')], 'part'],
     ['twoTurns', [...halfProved, turned(720), camMark(5, 'left')], 'read'],
     ['twoTurns', [...halfProved, turned(720), camMark(5, 'left'), counted(29, 'left')], 'proved'],
-  ])('%s', (kind, drafts, evidence) => expect(status(kind, drafts).evidence).toBe(evidence))
+  ])('%s', (kind, newEntries, evidence) => expect(status(kind, newEntries).evidence).toBe(evidence))
 
   test('arrived with its chain off: what cannot be read says so', () => {
-    const job = { ...benchJob, arrival: 'chainOff' as const }
+    const job = { ...firstJob, arrival: 'chainOff' as const }
     expect(status('asFound', [], job)).toMatchObject({ outcome: 'cannot', hindrance: 'chainAlreadyOff' })
     expect(status('poseChainOff', [atPose], job).evidence).toBe('proved')
   })
   test('the step in hand is the first open one, also after one is opened again', () => {
-    const inHand = (drafts: EntryDraft[]) =>
-      stepInHand(steps, (step) => statusOf({ step, sheet, job: benchJob, state: stateAfter(drafts) }))?.kind
-    const done: EntryDraft = { kind: 'step', target: 'makeSafe', outcome: 'done', reason: '' }
+    const inHand = (newEntries: NewEntry[]) =>
+      stepInHand(steps, (step) => statusOf({ step, sheet, job: firstJob, state: stateAfter(newEntries) }))?.kind
+    const done: NewEntry = { kind: 'step', target: 'makeSafe', outcome: 'done', reason: '' }
     expect(inHand([])).toBe('makeSafe')
     expect(inHand([done, { kind: 'step', target: 'lashFound', outcome: 'skipped', reason: 'no blades here' }])).toBe(
       'trueTdc',

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { BuildSheet } from '../model'
 import { PART_IDS as ids } from '../starters'
-import { driveBench } from '../testing/driveBench'
+import { sheetWithDrive } from '../testing/sheetWithDrive'
 import { ringOfCams } from '../testing/ringOfCams'
 import { sheetWith, sheetWithToothedTensioner } from '../testing/threeMembers'
 import { AS_MARKED, countedPin, makeDriveScene, type DriveScene } from '.'
@@ -77,7 +77,7 @@ describe('the drive as it is drawn', () => {
     expect(scene.turnOf(ids.crankSprocket, 90)).not.toBe(scene.turnOf(ids.crankSprocket, 0))
   })
   test('gears stand with their teeth in the gaps of the next', () => {
-    const base = driveBench('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
+    const base = sheetWithDrive('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
     const at = (xMm: number, yMm: number) => ({
       how: 'xy' as const,
       xMm: { value: xMm, typed: '', trust: 'measured' as const },
@@ -112,12 +112,12 @@ describe('the drive as it is drawn', () => {
       }
   })
   test('what cannot be drawn is said with why, and what is drawn by counts alone says so', () => {
-    const bare = driveBench('twinCam', {})
+    const bare = sheetWithDrive('twinCam', {})
     expect(makeDriveScene(bare, AS_MARKED)).toMatchObject({
       loops: [],
       errors: [{ loop: { id: 'chain' }, error: { code: 'teethMissing' } }],
     })
-    const counted = driveBench('twinCam', { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 })
+    const counted = sheetWithDrive('twinCam', { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 })
     expect(makeDriveScene(counted, AS_MARKED).drawn).toBe('schematic')
   })
 })

@@ -23,9 +23,9 @@ export function toothedPartsOf(sheet: BuildSheet, solved: readonly SolvedLoop[])
     return (shaft && shaftPoint(sheet, shaft)) ?? onLoop?.centre
   }
   const gears = sheet.couplings.flatMap(({ kind, fromId, toId }): ToothedPart[] => {
-    const pair = [fromId, toId].map((id) => parts.member(id))
-    const [a, b] = pair
-    const [from, to] = pair.map((one) => placeOf(one?.shaftId))
+    const two = [fromId, toId].map((id) => parts.member(id))
+    const [a, b] = two
+    const [from, to] = two.map((one) => placeOf(one?.shaftId))
     if (kind !== 'gearMesh' || !a?.teeth || !b?.teeth || !from || !to) return []
     const perTooth = distance(from, to) / (a.teeth.value + b.teeth.value)
     const gear = (member: Member, centre: Point): ToothedPart => ({

@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
-import type { EntryDraft } from '../model'
-import { stateAfter } from '../testing/bench'
-import { countedFrom, driveBench, readsLate } from '../testing/driveBench'
+import type { NewEntry } from '../model'
+import { stateAfter } from '../testing/oneChain'
+import { countedFrom, sheetWithDrive, readsLate } from '../testing/sheetWithDrive'
 import { countsAfter, laidBy, type MoveSet } from '.'
 
-const sheet = driveBench('twinCam', { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 })
+const sheet = sheetWithDrive('twinCam', { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 })
 const counts = (exhaust: number, inlet: number) => [
   countedFrom('chain', 'inlet-sprocket', 'crank-sprocket', inlet),
   countedFrom('chain', 'exhaust-sprocket', 'inlet-sprocket', exhaust),
@@ -59,7 +59,7 @@ describe('what is then counted', () => {
 
 test('a loop laid so that its marks no longer meet is proved by the counts that were meant', () => {
   const [loop] = after(set([], [tooth('inlet-sprocket', -1)]), [30, 30])
-  const laid: EntryDraft = {
+  const laid: NewEntry = {
     kind: 'moved',
     loopId: 'chain',
     memberId: 'inlet-sprocket',

@@ -2,16 +2,16 @@ import { describe, expect, test } from 'vitest'
 import { readDrive } from '../drive'
 import type { BuildSheet } from '../model'
 import { TOPOLOGIES } from '../starters'
-import { countedFrom, driveBench, readsLate, stagedTeeth } from '../testing/driveBench'
+import { countedFrom, sheetWithDrive, readsLate, stagedTeeth } from '../testing/sheetWithDrive'
 import { camshaftsToRead, loopsToCount, moveProblemOf, runSearch } from '.'
 
 const twin = { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 }
-const bestOf = (sheet: BuildSheet, late: Record<string, number>, drafts: Parameters<typeof readsLate>[2] = []) => {
-  const problem = moveProblemOf(sheet, readsLate(sheet, late, drafts), 'found')
+const bestOf = (sheet: BuildSheet, late: Record<string, number>, newEntries: Parameters<typeof readsLate>[2] = []) => {
+  const problem = moveProblemOf(sheet, readsLate(sheet, late, newEntries), 'found')
   return problem && runSearch(problem).nearest[0]
 }
-const idsOf = (sheet: BuildSheet, late: Record<string, number>, drafts: Parameters<typeof readsLate>[2] = []) => {
-  const problem = moveProblemOf(sheet, readsLate(sheet, late, drafts), 'found')
+const idsOf = (sheet: BuildSheet, late: Record<string, number>, newEntries: Parameters<typeof readsLate>[2] = []) => {
+  const problem = moveProblemOf(sheet, readsLate(sheet, late, newEntries), 'found')
   return {
     own: Object.fromEntries(problem?.cams.map(({ id, movers }) => [id, movers.map((mover) => mover.id)]) ?? []),
     shared: problem?.shared.map(({ mover, camIds }) => [mover.id, ...camIds]) ?? [],
@@ -19,7 +19,7 @@ const idsOf = (sheet: BuildSheet, late: Record<string, number>, drafts: Paramete
 }
 
 describe('one chain, two camshafts', () => {
-  const sheet = driveBench('twinCam', twin)
+  const sheet = sheetWithDrive('twinCam', twin)
   // Independently computed: one tooth of 40 at half speed is 720/40 = 18° of the crank, and so is one of 20 on the crank.
   test('both a tooth late: one tooth at the crank and not one at each camshaft', () =>
     expect(bestOf(sheet, { 'exhaust-cam': 18, 'inlet-cam': 18 })).toMatchObject({
@@ -47,7 +47,7 @@ describe('one chain, two camshafts', () => {
     expect(loopsToCount(sheet, state, 'found')).toEqual([])
   })
   test('a key at the crank moves both; slots at the crank are no way of setting cams', () => {
-    const keyed = driveBench('twinCam', twin, {
+    const keyed = sheetWithDrive('twinCam', twin, {
       adjusters: [
         { id: 'key', kind: 'keyway', memberId: 'crank-sprocket', anglesDeg: [-4] },
         { id: 'slots', kind: 'slots', memberId: 'crank-sprocket', rangeDeg: 3 },
@@ -62,7 +62,7 @@ describe('one chain, two camshafts', () => {
 })
 
 describe('two stages', () => {
-  const sheet = driveBench('twoStage', stagedTeeth)
+  const sheet = sheetWithDrive('twoStage', stagedTeeth)
   const right = [
     countedFrom('lower', 'middle-large', 'crank-sprocket', 30),
     countedFrom('upper', 'inlet-sprocket', 'middle-small', 30),
@@ -95,7 +95,7 @@ describe('two stages', () => {
 
 describe('what lies between', () => {
   test('a chain that turns both banks moves both; a spline its own', () => {
-    const sheet = driveBench('splinedBanks', { 'crank-sprocket': 20, 'half-sprocket': 40 })
+    const sheet = sheetWithDrive('splinedBanks', { 'crank-sprocket': 20, 'half-sprocket': 40 })
     const splined = {
       ...sheet,
       couplings: sheet.couplings.map((one) => ({
@@ -113,7 +113,7 @@ describe('what lies between', () => {
     })
   })
   test('a hub on the shaft between moves every camshaft behind it', () => {
-    const sheet = driveBench('twoStage', stagedTeeth, {
+    const sheet = sheetWithDrive('twoStage', stagedTeeth, {
       adjusters: [{ id: 'hub', kind: 'hub', memberId: 'middle-large', positions: 36 }],
     })
     expect(idsOf(sheet, { 'exhaust-cam': 20, 'inlet-cam': 20 }).shared).toContainEqual([
@@ -123,14 +123,14 @@ describe('what lies between', () => {
     ])
   })
   test('gears alone give nothing to move', () => {
-    const sheet = driveBench('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
+    const sheet = sheetWithDrive('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
     expect(readDrive(sheet).undriven).toEqual([])
     expect(moveProblemOf(sheet, readsLate(sheet, { camshaft: 9 }), 'found')).toBeUndefined()
   })
 })
 
 test.each(TOPOLOGIES)('%s: a mover is named once, and with two camshafts or more it is shared', (drive) => {
-  const sheet = driveBench(drive, Object.fromEntries(driveBench(drive, {}).members.map(({ id }) => [id, 24])))
+  const sheet = sheetWithDrive(drive, Object.fromEntries(sheetWithDrive(drive, {}).members.map(({ id }) => [id, 24])))
   const cams = sheet.shafts.filter(({ kind }) => kind === 'cam').map(({ id }) => id)
   const { own, shared } = idsOf(sheet, Object.fromEntries(cams.map((id) => [id, 5])))
   const names = [...Object.values(own).flat(), ...shared.map(([id]) => id)]

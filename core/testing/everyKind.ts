@@ -1,7 +1,7 @@
 import { ledgerKinds } from '../ledger'
-import type { EntryDraft } from '../model'
+import type { NewEntry } from '../model'
 
 /** Lines of every kind there is, on the bench sheet. */
-export const everyKind: readonly EntryDraft[] = Object.values(ledgerKinds).flatMap(
-  ({ samples }): readonly EntryDraft[] => samples,
+export const everyKind: readonly NewEntry[] = Object.values(ledgerKinds).flatMap(
+  ({ samples }): readonly NewEntry[] => samples,
 )

@@ -1,13 +1,13 @@
 import type { Entry, Records } from '../model'
 import { TOPOLOGIES } from '../starters'
-import { benchJob, benchSheet, counted, entriesOf, halfProved, madeSafe, turned } from './bench'
-import { driveBench } from './driveBench'
+import { firstJob, oneChainSheet, counted, entriesOf, halfProved, madeSafe, turned } from './oneChain'
+import { sheetWithDrive } from './sheetWithDrive'
 
 const lines = entriesOf([...madeSafe, ...halfProved, counted(29), turned(90), { kind: 'note', text: 'as it stood' }])
 
 /** A workshop of so many engines and lines, its sheets those of every shape of drive in turn. */
 export function lifetime(engines: number, entries: number): Records {
-  const sheets = TOPOLOGIES.map((drive) => driveBench(drive, {}))
+  const sheets = TOPOLOGIES.map((drive) => sheetWithDrive(drive, {}))
   const each = entries / engines
   const of = (i: number) => `engine-of-the-workshop-${i}`
   return {
@@ -15,15 +15,15 @@ export function lifetime(engines: number, entries: number): Records {
       id: of(i),
       name: `Engine ${i}`,
       description: '',
-      at: benchJob.at,
+      at: firstJob.at,
     })),
     sheets: Array.from({ length: engines }, (_, i) => ({
-      ...(i % 3 === 0 ? benchSheet() : (sheets[i % sheets.length] ?? benchSheet())),
+      ...(i % 3 === 0 ? oneChainSheet() : (sheets[i % sheets.length] ?? oneChainSheet())),
       id: `${of(i)}-sheet`,
       engineId: of(i),
     })),
     jobs: Array.from({ length: engines }, (_, i) => ({
-      ...benchJob,
+      ...firstJob,
       id: `${of(i)}-job`,
       engineId: of(i),
       sheetId: `${of(i)}-sheet`,

@@ -1,5 +1,5 @@
 import type { BuildSheet, Loop, Member, Shaft } from '../model'
-import { benchSheet } from './bench'
+import { oneChainSheet } from './oneChain'
 
 const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
 
@@ -26,7 +26,7 @@ export function ringOfCams(cams: number, kind: Loop['kind'], pitches?: number): 
     shaftId: id,
     teeth: known(i === 0 ? 20 : 40),
   }))
-  return benchSheet({
+  return oneChainSheet({
     shafts,
     members: wheels,
     loops: [

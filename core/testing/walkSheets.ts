@@ -1,12 +1,12 @@
 import type { BuildSheet } from '../model'
 import { PART_IDS as ids } from '../starters'
-import { benchSheet } from './bench'
+import { oneChainSheet } from './oneChain'
 
 const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
 
 /** Two banks, each camshaft on its own chain from the crank, and a third camshaft behind a quill at the end of the second. */
 export function twoBankSheet(change: Partial<BuildSheet> = {}): BuildSheet {
-  const base = benchSheet()
+  const base = oneChainSheet()
   const wheel = (id: string, shaftId: string, teeth: number) => ({
     id,
     name: id,

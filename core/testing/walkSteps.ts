@@ -1,7 +1,7 @@
-import type { BuildSheet, Entry, EntryDraft } from '../model'
+import type { BuildSheet, Entry, NewEntry } from '../model'
 
 type Pick = <T>(list: readonly T[]) => T
-type Step = () => EntryDraft[]
+type Step = () => NewEntry[]
 
 /** What the steps of one moment are drawn from. */
 interface Moment {
@@ -22,13 +22,13 @@ interface Moment {
 const TOOTH_DEG = (360 / 38) * 2
 const BOOK = 29
 
-export const zeroFound: EntryDraft[] = [
+export const zeroFound: NewEntry[] = [
   { kind: 'degreeWheel', scale: { kind: 'full', rises: 'running', readToDeg: 0.5 } },
   { kind: 'stopContacts', cylinderId: 'cyl-1', firstDeg: 340, secondDeg: 30 },
   { kind: 'stopContacts', cylinderId: 'cyl-1', firstDeg: 330, secondDeg: 40 },
 ]
-export const stands = (place: 'tdc' | 'pose'): EntryDraft => ({ kind: 'stands', place, cylinderId: 'cyl-1' })
-export const witness = (evidence: 'thumb' | 'lobes'): EntryDraft => ({
+export const stands = (place: 'tdc' | 'pose'): NewEntry => ({ kind: 'stands', place, cylinderId: 'cyl-1' })
+export const witness = (evidence: 'thumb' | 'lobes'): NewEntry => ({
   kind: 'witness',
   cylinderId: 'cyl-1',
   evidence,
@@ -37,7 +37,7 @@ export const witness = (evidence: 'thumb' | 'lobes'): EntryDraft => ({
 
 const markOn = (sheet: BuildSheet, id: string) => sheet.marks.find(({ memberId }) => memberId === id)?.id ?? ''
 
-const item = (kind: 'stop' | 'lock' | 'capsLoose' | 'rag' | 'tabsNotBent', change: 'in' | 'out'): EntryDraft => ({
+const item = (kind: 'stop' | 'lock' | 'capsLoose' | 'rag' | 'tabsNotBent', change: 'in' | 'out'): NewEntry => ({
   kind: 'item',
   itemId: kind,
   item: kind,
@@ -45,7 +45,7 @@ const item = (kind: 'stop' | 'lock' | 'capsLoose' | 'rag' | 'tabsNotBent', chang
   change,
 })
 
-function relief({ pick, shaftId }: Moment, change: 'in' | 'out'): EntryDraft {
+function relief({ pick, shaftId }: Moment, change: 'in' | 'out'): NewEntry {
   const whose = pick([
     { itemId: 'relief-all', of: { what: 'all' as const } },
     { itemId: 'relief-all', of: { what: 'all' as const } },
@@ -186,7 +186,7 @@ const settlingSteps = ({
       counted: BOOK,
       phase: 'set',
     },
-    ...tensioners.map((memberId): EntryDraft => ({ kind: 'tensioner', memberId, state: 'released' })),
+    ...tensioners.map((memberId): NewEntry => ({ kind: 'tensioner', memberId, state: 'released' })),
   ],
 ]
 
@@ -196,7 +196,7 @@ export function anyStep(
   { sheets, entries }: { readonly sheets: readonly BuildSheet[]; readonly entries: readonly Entry[] },
   pick: Pick,
   random: () => number,
-): EntryDraft[] {
+): NewEntry[] {
   const loop = pick(sheet.loops)
   const moment: Moment = {
     sheet,

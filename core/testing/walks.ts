@@ -1,7 +1,7 @@
 import { nextStamp } from '../ledger'
-import type { BuildSheet, Entry, EntryDraft, Job } from '../model'
+import type { BuildSheet, Entry, NewEntry, Job } from '../model'
 import { makeRandom } from '../random/seeded'
-import { benchSheet, madeSafe } from './bench'
+import { oneChainSheet, madeSafe } from './oneChain'
 import { redrawn, twoBankSheet } from './walkSheets'
 import { anyStep, stands, witness, zeroFound } from './walkSteps'
 
@@ -56,7 +56,7 @@ export function randomWalk(seed: number, { devices = 1, steps = 24 }: { devices?
 }
 
 function firstSheet({ random, pick }: Draws): BuildSheet {
-  const first = random() < 0.5 ? benchSheet() : twoBankSheet()
+  const first = random() < 0.5 ? oneChainSheet() : twoBankSheet()
   const interference = pick(['yes', 'yes', 'yes', 'unknown', 'no'] as const)
   return {
     ...first,
@@ -109,14 +109,14 @@ function newJob(device: Device, draws: Draws) {
   })
 }
 
-function say(device: Device, draws: Draws, ...drafts: EntryDraft[]) {
+function say(device: Device, draws: Draws, ...newEntries: NewEntry[]) {
   const job = device.jobs.at(-1) as Job
   const adopted = device.entries.findLast((one) => one.jobId === job.id && one.kind === 'sheet')
-  for (const draft of drafts)
+  for (const newEntry of newEntries)
     device.entries.push({
       conditions: [],
       typed: [],
-      ...draft,
+      ...newEntry,
       ...nextStamp(device.entries, device.name),
       id: `e-${device.name}-${draws.serial++}`,
       jobId: job.id,

@@ -3,8 +3,8 @@ import type { DraftRow } from '../env'
 import { loaded, written } from '../written'
 
 type Drafts = Readonly<Record<string, string>>
-const draftsOf = (pairs: Iterable<readonly [string, string]>): Drafts =>
-  Object.assign(Object.create(null) as object, Object.fromEntries(pairs)) as Drafts
+const draftsOf = (entries: Iterable<readonly [string, string]>): Drafts =>
+  Object.assign(Object.create(null) as object, Object.fromEntries(entries)) as Drafts
 
 /** What is typed in a field and not yet accepted, kept per field. What is typed is on the screen before it is stored. */
 export const draftsSlice = createSlice({

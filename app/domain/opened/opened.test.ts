@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { benchJob, benchSheet, entriesOf } from '@link-count/core/testing/bench'
+import { firstJob, oneChainSheet, entriesOf } from '@link-count/core/testing/oneChain'
 import { engineRead, loaded, written } from '../written'
 import { openedReducer, type OpenEngines } from '.'
 
@@ -7,7 +7,7 @@ const lines = entriesOf([
   { kind: 'note', text: 'a' },
   { kind: 'note', text: 'b' },
 ])
-const read = { engineId: 'engine', jobIds: ['job'], sheets: [benchSheet()], entries: lines }
+const read = { engineId: 'engine', jobIds: ['job'], sheets: [oneChainSheet()], entries: lines }
 const open = openedReducer(undefined, engineRead(read))
 const engine = (state: OpenEngines) => state['engine']
 const [more] = entriesOf([{ kind: 'note', text: 'c' }])
@@ -20,7 +20,7 @@ test('what was read for a page is at hand, and nothing of other engines', () => 
 
 test('a batch of another engine leaves it the very same', () => {
   const elsewhere = { ...(more ?? lines[0]), jobId: 'other' } as (typeof lines)[number]
-  const sheets = [{ ...benchSheet(), engineId: 'other', id: 'x' }]
+  const sheets = [{ ...oneChainSheet(), engineId: 'other', id: 'x' }]
   expect(openedReducer(open, written({ put: { entries: [elsewhere], sheets } }))).toBe(open)
   expect(openedReducer(open, written({ put: { drafts: [{ id: 'a', text: 'b' }] } }))).toBe(open)
 })
@@ -33,11 +33,11 @@ test('lines come at the end, once each, and are never changed; the lines before 
 })
 
 test('a sheet takes the place of itself, a new one comes beside it; a job that is opened brings its lines', () => {
-  const changed = { ...benchSheet(), notes: 'changed' }
-  const next = { ...benchSheet(), id: 'sheet-2', version: 2 }
+  const changed = { ...oneChainSheet(), notes: 'changed' }
+  const next = { ...oneChainSheet(), id: 'sheet-2', version: 2 }
   const sheets = engine(openedReducer(open, written({ put: { sheets: [changed, next] } })))?.sheets
   expect(sheets).toEqual([changed, next])
-  const job = { ...benchJob, id: 'job-2', number: 2 }
+  const job = { ...firstJob, id: 'job-2', number: 2 }
   const its = { ...(more ?? lines[0]), jobId: 'job-2' } as (typeof lines)[number]
   const after = openedReducer(open, written({ put: { jobs: [job], entries: [its] } }))
   expect(engine(after)?.entries).toContain(its)

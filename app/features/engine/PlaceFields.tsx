@@ -215,19 +215,19 @@ function MeasuredFrom({
   change: (to: (now: DistancesPlace) => Partial<DistancesPlace>) => SheetChange
 }) {
   const { apply } = useSheetEditor()
-  const pairs = others.flatMap((a) => others.filter((b) => b.id !== a.id).map((b) => [a, b] as const))
+  const all = others.flatMap((a) => others.filter((b) => b.id !== a.id).map((b) => [a, b] as const))
   const isNow = ([a, b]: readonly [Shaft, Shaft]) => a.id === from[0]?.shaftId && b.id === from[1]?.shaftId
   return (
     <NativeSelect
       label={`First and second, for the ${label}`}
-      value={String(pairs.findIndex(isNow))}
+      value={String(all.findIndex(isNow))}
       onChange={(event) => {
-        const ends = pairs[Number(event.currentTarget.value)]
+        const ends = all[Number(event.currentTarget.value)]
         apply(
           change((now) => ({ from: now.from.map((one, k) => ({ ...one, shaftId: ends?.[k]?.id ?? one.shaftId })) })),
         )
       }}
-      data={pairs.map(([a, b], i) => ({ value: String(i), label: `${a.name}, ${b.name}` }))}
+      data={all.map(([a, b], i) => ({ value: String(i), label: `${a.name}, ${b.name}` }))}
     />
   )
 }

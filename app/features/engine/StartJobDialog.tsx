@@ -38,14 +38,14 @@ export function StartJobDialog({
   const badMeter = written && (!run.ok || run.value < 0 || run.value > 10_000_000)
   const start = async () => {
     if (badMeter) return
-    const draft = {
+    const asked = {
       engineId: engine.id,
       sheetId: sheet.id,
       arrival,
       reason: reason.text.trim(),
       ...(written && run.ok ? { meter: { value: run.value, unit } } : {}),
     }
-    const job = await attempt('The job', () => dispatch(openJob(draft, takenOf([reason, meter]))), { key: 'start' })
+    const job = await attempt('The job', () => dispatch(openJob(asked, takenOf([reason, meter]))), { key: 'start' })
     if (job) await navigate(`/${kind}/job/${job.id}`)
   }
   return (

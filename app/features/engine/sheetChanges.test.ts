@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import type { BuildSheet, Cam } from '@link-count/core/model'
-import { driveBench } from '@link-count/core/testing/driveBench'
+import { sheetWithDrive } from '@link-count/core/testing/sheetWithDrive'
 import {
   firingEvenly,
   lobesApart,
@@ -14,7 +14,7 @@ import {
 } from './sheetChanges'
 
 const known = (value: number) => ({ value, typed: String(value), trust: 'measured' as const })
-const sheet = driveBench('twinCam', { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 })
+const sheet = sheetWithDrive('twinCam', { 'crank-sprocket': 20, 'exhaust-sprocket': 40, 'inlet-sprocket': 40 })
 const topLift = (mm: number) => (cam: Cam) => withValue(cam, 'topLiftMm', known(mm))
 const lifts = ({ cams }: BuildSheet) => cams.map(({ name, topLiftMm }) => [name, topLiftMm?.value])
 

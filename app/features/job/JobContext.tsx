@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react'
-import type { BuildSheet, Entry, EntryDraft } from '@link-count/core/model'
+import type { BuildSheet, Entry, NewEntry } from '@link-count/core/model'
 import type { Side } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 import type { DrawnCrank } from '../../store'
@@ -12,7 +12,7 @@ export interface Bench {
   readonly drawn: DrawnCrank
   /** Says things in the ledger, in order, as one write; what was typed for it in these fields goes with it. Undefined: it was not written, and that was told. */
   readonly say: (
-    said: EntryDraft | readonly EntryDraft[],
+    said: NewEntry | readonly NewEntry[],
     typed?: readonly Taken[],
   ) => Promise<readonly Entry[] | undefined>
   /** Changes the newest build sheet, and the job goes on with it. */

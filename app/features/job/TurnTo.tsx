@@ -2,7 +2,7 @@ import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { claimContradicts } from '@link-count/core/ledger'
 import { tdcOnOneTurn } from '@link-count/core/cylinders'
-import type { EntryDraft } from '@link-count/core/model'
+import type { NewEntry } from '@link-count/core/model'
 import { fixed, wrapToSigned } from '@link-count/core/units'
 import { Dialog } from '../../ui/Dialog'
 import { askTurn } from './askTurn'
@@ -16,14 +16,14 @@ export function TurnTo({
   arrived,
 }: {
   readonly target: TurnTarget
-  readonly arrived?: { readonly words: string; readonly draft: Extract<EntryDraft, { kind: 'stands' }> }
+  readonly arrived?: { readonly words: string; readonly newEntry: Extract<NewEntry, { kind: 'stands' }> }
 }) {
   const { view, side, say } = useBench()
   const [open, setOpen] = useState<'turned' | 'contradicts'>()
   const plan = planTo(view, target.deg)
   const claim = () => {
-    if (arrived && contradicts(view, arrived.draft)) setOpen('contradicts')
-    else if (arrived) void say(arrived.draft)
+    if (arrived && contradicts(view, arrived.newEntry)) setOpen('contradicts')
+    else if (arrived) void say(arrived.newEntry)
   }
   return (
     <div className={arrived ? 'turn-to with-arrival' : 'turn-to'}>
@@ -48,7 +48,7 @@ export function TurnTo({
       {open === 'contradicts' && arrived && (
         <Contradicts
           target={target}
-          draft={arrived.draft}
+          newEntry={arrived.newEntry}
           onTurned={() => setOpen('turned')}
           onClose={() => setOpen(undefined)}
         />
@@ -59,21 +59,22 @@ export function TurnTo({
 
 function contradicts(
   { state, sheet, job }: ReturnType<typeof useBench>['view'],
-  draft: Extract<EntryDraft, { kind: 'stands' }>,
+  newEntry: Extract<NewEntry, { kind: 'stands' }>,
 ) {
-  const placeDeg = draft.place === 'pose' ? sheet.referencePose.crankDeg.value : tdcOnOneTurn(sheet, draft.cylinderId)
-  return placeDeg !== undefined && claimContradicts({ ...state.stand, sheet, jobId: job.id }, draft.place, placeDeg)
+  const placeDeg =
+    newEntry.place === 'pose' ? sheet.referencePose.crankDeg.value : tdcOnOneTurn(sheet, newEntry.cylinderId)
+  return placeDeg !== undefined && claimContradicts({ ...state.stand, sheet, jobId: job.id }, newEntry.place, placeDeg)
 }
 
 /** Said to stand where the turns written do not lead: either a turn was not written, or what is written is wrong. */
 function Contradicts({
   target,
-  draft,
+  newEntry,
   onTurned,
   onClose,
 }: {
   readonly target: TurnTarget
-  readonly draft: EntryDraft
+  readonly newEntry: NewEntry
   readonly onTurned: () => void
   readonly onClose: () => void
 }) {
@@ -83,7 +84,7 @@ function Contradicts({
   const awayDeg = deg === undefined ? undefined : Math.abs(wrapToSigned(target.deg - deg, sheet.cycleDeg))
   const asSeen = async () => {
     onClose()
-    const [said] = (await say(draft)) ?? []
+    const [said] = (await say(newEntry)) ?? []
     if (said) await say({ kind: 'settled', part: { about: 'crank', id: said.id, is: 'asSeen' }, role: '' })
   }
   return (

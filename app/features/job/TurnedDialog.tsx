@@ -1,6 +1,6 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
-import { entryLimits, type EntryDraft } from '@link-count/core/model'
+import { entryLimits, type NewEntry } from '@link-count/core/model'
 import { fixed, wrapToCycle, wrapToSigned } from '@link-count/core/units'
 import { DegreesInput, useDegreesField, useWheelField, WheelInput } from '../../ui/fields'
 import { handWords, missedTurnWords, reasonWords, sideName } from '../../ui/wording'
@@ -38,7 +38,7 @@ export function TurnedDialog({
     if (wheelBad) wheel.ask()
     if (degrees.value === undefined || wheelBad) return
     const wheelDeg = canRead ? wheel.value : undefined
-    const turned: EntryDraft = {
+    const turned: NewEntry = {
       kind: 'turned',
       deg: way === 'on' ? degrees.value : -degrees.value,
       ended,

@@ -2,11 +2,11 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import ts from 'typescript'
 import { describe, expect, test } from 'vitest'
-import type { EntryDraft } from '@link-count/core/model'
+import type { NewEntry } from '@link-count/core/model'
 import { PART_IDS as ids } from '@link-count/core/starters'
 import {
   atPose,
-  benchSheet,
+  oneChainSheet,
   chain,
   degreeWheel,
   halfProved,
@@ -15,17 +15,17 @@ import {
   stops,
   tensioner,
   turned,
-} from '@link-count/core/testing/bench'
+} from '@link-count/core/testing/oneChain'
 import { viewOf } from '../../testing/viewOf'
 import { askTurn, type TurnAsk } from './askTurn'
 
 const ready = [...madeSafe, ...halfProved]
-const sheet = benchSheet()
-const wordsTo = (deg: number, drafts: readonly EntryDraft[], side: 'timing' | 'opposite' = 'timing') =>
-  askTurn({ to: { deg, words: 'the place' } }, viewOf(drafts, sheet), side).words
+const sheet = oneChainSheet()
+const wordsTo = (deg: number, newEntries: readonly NewEntry[], side: 'timing' | 'opposite' = 'timing') =>
+  askTurn({ to: { deg, words: 'the place' } }, viewOf(newEntries, sheet), side).words
 
 describe('how to come to a place, from the side stood at', () => {
-  test.each<[string, number, EntryDraft[], string]>([
+  test.each<[string, number, NewEntry[], string]>([
     ['there already', 0, ready, 'At the place. Hold it here'],
     ['on the running way', 90, ready, 'Turn 90.0° clockwise, seen from the timing side, to the place'],
     [
@@ -73,7 +73,7 @@ describe('how to come to a place, from the side stood at', () => {
       [...ready, turned(90), atPose],
       'Where the crank stands and the turns written disagree: say which is wrong first',
     ],
-  ])('%s', (_case, deg, drafts, said) => expect(wordsTo(deg, drafts)).toBe(said))
+  ])('%s', (_case, deg, newEntries, said) => expect(wordsTo(deg, newEntries)).toBe(said))
   test('the other hand from the other side', () =>
     expect(wordsTo(90, ready, 'opposite')).toBe('Turn 90.0° anticlockwise, seen from the flywheel side, to the place'))
 })
@@ -97,7 +97,7 @@ describe('no sentence asks for a turn that the guard does not let be done', () =
     { again: 'seatShims' },
     { again: 'readAsLeft' },
   ]
-  const held: [string, EntryDraft[]][] = [
+  const held: [string, NewEntry[]][] = [
     ['not made safe', []],
     ['a lock in', [...ready, item('lock')]],
     ['caps loose', [...ready, item('capsLoose')]],
@@ -107,8 +107,8 @@ describe('no sentence asks for a turn that the guard does not let be done', () =
     ['the chain off and the stop in', [...ready, atPose, chain('off'), item('stop'), turned(5)]],
     ['place unknown, a lock in', [...madeSafe, degreeWheel, stops(340, 30), item('lock')]],
   ]
-  test.each(held)('%s', (_name, drafts) => {
-    const view = viewOf(drafts, sheet)
+  test.each(held)('%s', (_name, newEntries) => {
+    const view = viewOf(newEntries, sheet)
     expect(['doNotTurn', 'unknown']).toContain(view.guard.verdict)
     for (const ask of asks) {
       const { words, may } = askTurn(ask, view, 'timing')
@@ -128,7 +128,7 @@ describe('no sentence asks for a turn that the guard does not let be done', () =
     expect(askTurn({ ontoStop: 'first' }, view, 'timing').may).toBe(false)
   })
   test('a camshaft that reads out and ran so is turned the running way only', () => {
-    const out: EntryDraft = {
+    const out: NewEntry = {
       kind: 'camMark',
       shaftId: ids.cam,
       markId: ids.camMark,
@@ -136,7 +136,7 @@ describe('no sentence asks for a turn that the guard does not let be done', () =
       approach: 'running',
       wheelDeg: 55,
     }
-    const ran: EntryDraft = { kind: 'ranUntilNow', says: 'yes', role: 'owner' }
+    const ran: NewEntry = { kind: 'ranUntilNow', says: 'yes', role: 'owner' }
     const view = viewOf([...madeSafe, ran, ...halfProved, out, turned(95, 'past')], sheet)
     expect(view.guard).toMatchObject({ verdict: 'turn', onlyRunning: true })
     expect(askTurn({ to: { deg: 90, words: 'the place' } }, view, 'timing').words).toBe(

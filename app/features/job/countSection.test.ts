@@ -1,12 +1,12 @@
 import { describe, expect, test } from 'vitest'
-import { countedFrom, driveBench, stagedTeeth } from '@link-count/core/testing/driveBench'
-import { benchSheet } from '@link-count/core/testing/bench'
+import { countedFrom, sheetWithDrive, stagedTeeth } from '@link-count/core/testing/sheetWithDrive'
+import { oneChainSheet } from '@link-count/core/testing/oneChain'
 import { viewOf } from '../../testing/viewOf'
 import { countablesOf, inHandOf, loopsOf, phaseOf, spokenMember } from './countSection'
 import { nounsOf } from '../../ui/wording'
 
-const staged = driveBench('twoStage', stagedTeeth)
-const view = (...drafts: Parameters<typeof viewOf>[0]) => viewOf(drafts, staged)
+const staged = sheetWithDrive('twoStage', stagedTeeth)
+const view = (...newEntries: Parameters<typeof viewOf>[0]) => viewOf(newEntries, staged)
 const stepOf = (kind: 'asFound' | 'chainOnCount' | 'twoTurns' | 'makeSafe', targetId?: string) => {
   const found = view().steps.find(
     ({ step }) => step.kind === kind && (targetId === undefined || step.targetIds.includes(targetId)),
@@ -55,7 +55,7 @@ describe('what is counted in a step', () => {
 })
 
 test('pins of a roller chain, links of an inverted-tooth chain, teeth of a belt', () => {
-  const [loop] = benchSheet().loops
+  const [loop] = oneChainSheet().loops
   if (!loop) throw new Error('no loop')
   expect(
     (['rollerChain', 'invertedToothChain', 'toothedBelt'] as const).map((kind) => nounsOf({ kind }).counted.one),

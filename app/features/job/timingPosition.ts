@@ -1,4 +1,4 @@
-import type { EntryDraft } from '@link-count/core/model'
+import type { NewEntry } from '@link-count/core/model'
 import type { JobView } from '../../domain/views'
 import { poseWords, wheelAt, type TurnTarget } from './turnPlan'
 
@@ -8,7 +8,7 @@ export function timingPosition(
   stepId: string,
 ): {
   readonly target: TurnTarget
-  readonly arrived: { readonly words: string; readonly draft: Extract<EntryDraft, { kind: 'stands' }> }
+  readonly arrived: { readonly words: string; readonly newEntry: Extract<NewEntry, { kind: 'stands' }> }
   readonly stood: boolean
 } {
   const { sheet, state } = view
@@ -19,7 +19,7 @@ export function timingPosition(
     target: { deg: crankDeg.value, words: `the timing position: ${poseWords(view)}` },
     arrived: {
       words: 'It stands at the timing position',
-      draft: {
+      newEntry: {
         kind: 'stands',
         place: 'pose',
         cylinderId,

@@ -1,13 +1,13 @@
 import { describe, expect, test } from 'vitest'
 import type { BuildSheet } from '@link-count/core/model'
 import { PART_IDS as ids } from '@link-count/core/starters'
-import { benchSheet, halfProved, madeSafe, turned } from '@link-count/core/testing/bench'
+import { oneChainSheet, halfProved, madeSafe, turned } from '@link-count/core/testing/oneChain'
 import { viewOf } from '../../testing/viewOf'
 import { eventWords, nextThing, poseWords, targetOfStep, wheelAt } from './turnPlan'
 
 const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
 const ready = [...madeSafe, ...halfProved]
-const sheet = benchSheet()
+const sheet = oneChainSheet()
 test('what the wheel reads at a place', () => expect(wheelAt(viewOf(ready), 357)).toBeCloseTo(2, 9))
 
 describe('where a step wants the crank', () => {

@@ -20,9 +20,9 @@ export function useSaying(jobId: string): Pick<Bench, 'say' | 'changeSheet'> {
   )
   const say = useCallback<Bench['say']>(
     (said, typed = []) => {
-      const drafts = 'kind' in said ? [said] : said
+      const newEntries = 'kind' in said ? [said] : said
       return taking<readonly Entry[]>('This line of the ledger', typed, () =>
-        dispatch(sayInJob(jobId, drafts, takenOf(typed))),
+        dispatch(sayInJob(jobId, newEntries, takenOf(typed))),
       )
     },
     [dispatch, jobId, taking],

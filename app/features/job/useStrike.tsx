@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { useState, type ReactNode } from 'react'
 import type { Guard } from '@link-count/core/guard'
-import type { Entry, EntryDraft } from '@link-count/core/model'
+import type { Entry, NewEntry } from '@link-count/core/model'
 import type { JobView } from '../../domain/views'
 import { guardIfSaid, say } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
@@ -28,15 +28,15 @@ export function useStrike(view: JobView): {
   const [asked, setAsked] = useState<Asked>()
   const words = (entry: Entry) => tellLines(view.sheet, view.entries)(entry)
   const write = async (entry: Entry, reason: string) => {
-    const draft: EntryDraft = { kind: 'strike', targetId: entry.id, reason }
-    const said = await attempt('The strike', () => dispatch(say(view.job.id, [draft])))
+    const newEntry: NewEntry = { kind: 'strike', targetId: entry.id, reason }
+    const said = await attempt('The strike', () => dispatch(say(view.job.id, [newEntry])))
     if (!said) return
     const [struck] = said
     const isBack = entry.kind === 'strike'
     void showNotice({
       words: isBack ? `Taken back. ${words(entry)}` : `Struck: ${words(entry)}`,
       undo: async () => {
-        const back: EntryDraft = { kind: 'strike', targetId: struck?.id ?? '', reason: 'undone' }
+        const back: NewEntry = { kind: 'strike', targetId: struck?.id ?? '', reason: 'undone' }
         await attempt('The strike', () => dispatch(say(view.job.id, [back])))
       },
     })

@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
 import type { BuildSheet } from '@link-count/core/model'
-import { benchSheet } from '@link-count/core/testing/bench'
+import { oneChainSheet } from '@link-count/core/testing/oneChain'
 import { ownAngles, typedAngles } from './rimAngles'
 
 const known = (value: number) => ({ value, typed: String(value), trust: 'measured' as const })
-const base = benchSheet()
+const base = oneChainSheet()
 const twin = (secondDeg: number | undefined): BuildSheet => ({
   ...base,
   cylinders: ['1', '2'].map((name, i) => ({

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import type { EntryDraft } from '@link-count/core/model'
+import type { NewEntry } from '@link-count/core/model'
 import {
   camMark,
   counted,
@@ -10,12 +10,12 @@ import {
   tensioner,
   turned,
   wholeJob,
-} from '@link-count/core/testing/bench'
-import { driveBench } from '@link-count/core/testing/driveBench'
+} from '@link-count/core/testing/oneChain'
+import { sheetWithDrive } from '@link-count/core/testing/sheetWithDrive'
 import { viewOf } from '../../testing/viewOf'
 import { unprovedOf } from './unproved'
 
-const said = (...drafts: EntryDraft[]) => unprovedOf(viewOf(drafts))
+const said = (...newEntries: NewEntry[]) => unprovedOf(viewOf(newEntries))
 describe('what the card has to say is not proved', () => {
   test('everything, when nothing was done', () =>
     expect(said()).toEqual([
@@ -27,7 +27,7 @@ describe('what the card has to say is not proved', () => {
     ]))
   test('nothing, when two witnesses of each are in and it was turned twice', () =>
     expect(said(...wholeJob)).toEqual([]))
-  test.each<[string, EntryDraft[], string]>([
+  test.each<[string, NewEntry[], string]>([
     ['one stop', [degreeWheel, stops(340, 30)], 'True TDC: one witness'],
     ['one look at the half', [degreeWheel, stops(340, 30), saw('lobes', 'firing')], 'Firing or overlap: one witness'],
     [
@@ -47,9 +47,9 @@ describe('what the card has to say is not proved', () => {
       'Camshaft: the readings do not agree',
     ],
     ['a tensioner not felt', [tensioner('released')], 'Tensioner: not felt to push after release'],
-  ])('%s', (_case, drafts, words) => expect(said(...drafts)).toContain(words))
+  ])('%s', (_case, newEntries, words) => expect(said(...newEntries)).toContain(words))
   test('gears alone are turned twice as well', () => {
-    const gears = driveBench('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
+    const gears = sheetWithDrive('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
     const words = 'Not turned two full turns with everything tight'
     expect(unprovedOf(viewOf(halfProved, gears))).toContain(words)
     expect(unprovedOf(viewOf([...halfProved, turned(720)], gears))).not.toContain(words)

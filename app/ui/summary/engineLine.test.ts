@@ -1,13 +1,13 @@
 import { describe, expect, test } from 'vitest'
-import type { EntryDraft } from '@link-count/core/model'
-import { halfProved, madeSafe, wholeJob } from '@link-count/core/testing/bench'
+import type { NewEntry } from '@link-count/core/model'
+import { halfProved, madeSafe, wholeJob } from '@link-count/core/testing/oneChain'
 import { viewOf } from '../../testing/viewOf'
 import { engineLine } from './engineLine'
 
 describe('an engine in the workshop’s list, by its latest job', () => {
-  const close: EntryDraft = { kind: 'close', role: 'fitter', reason: '' }
-  const deviation: EntryDraft = { kind: 'deviation', shaftId: 'camshaft', latenessDeg: 2, reason: 'as it runs best' }
-  test.each<[string, EntryDraft[], object]>([
+  const close: NewEntry = { kind: 'close', role: 'fitter', reason: '' }
+  const deviation: NewEntry = { kind: 'deviation', shaftId: 'camshaft', latenessDeg: 2, reason: 'as it runs best' }
+  test.each<[string, NewEntry[], object]>([
     ['nothing done yet', [], { shape: 'doNotTurn', headline: 'Make safe', button: 'Go on', urgent: true }],
     [
       'closed and proved',
@@ -29,10 +29,10 @@ describe('an engine in the workshop’s list, by its latest job', () => {
       },
     ],
     ['left off the book', [...wholeJob, deviation, close], { detail: 'Cam 2.0° late and left so, with the reason' }],
-  ])('%s', (_case, drafts, line) => expect(engineLine(viewOf(drafts))).toMatchObject(line))
+  ])('%s', (_case, newEntries, line) => expect(engineLine(viewOf(newEntries))).toMatchObject(line))
   test('no job yet', () => expect(engineLine(undefined)).toMatchObject({ headline: 'No job yet', next: 'engine' }))
   test('what is inside comes first', () => {
-    const inside: EntryDraft[] = ['stop', 'rag'].map((kind) => ({
+    const inside: NewEntry[] = ['stop', 'rag'].map((kind) => ({
       kind: 'item',
       itemId: kind,
       item: kind as 'stop',

@@ -3,7 +3,7 @@ import { CAUSES } from '@link-count/core/diagnose'
 import { registerItems } from '@link-count/core/ledger'
 import type { Adjuster, ItemKind } from '@link-count/core/model'
 import { adjusterName, causeWords, itemSentence, itemWords, nounsOf, nounsOfAll } from '.'
-import { benchSheet } from '@link-count/core/testing/bench'
+import { oneChainSheet } from '@link-count/core/testing/oneChain'
 
 const distinct = (words: readonly string[]) => expect(new Set(words).size).toBe(words.length)
 
@@ -12,7 +12,7 @@ test('causes, adjusters and things on the register are told apart by their words
   const kinds: readonly Adjuster['kind'][] = ['chainTooth', 'hub', 'keyway', 'offsetKey', 'slots', 'taper']
   distinct(kinds.map(adjusterName))
   const items = Object.keys(registerItems) as ItemKind[]
-  distinct(items.map((item) => itemSentence({ item, where: '' }, benchSheet())))
+  distinct(items.map((item) => itemSentence({ item, where: '' }, oneChainSheet())))
   for (const item of items) expect(itemWords[item].free, item).toMatch(/^[A-Z]/)
 })
 

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import { judgeGuard, type Guard, type GuardReason, type GuardReasonCode } from '@link-count/core/guard'
-import type { BuildSheet, EntryDraft } from '@link-count/core/model'
+import type { BuildSheet, NewEntry } from '@link-count/core/model'
 import {
-  benchSheet,
+  oneChainSheet,
   chain,
   counted,
   halfProved,
@@ -11,7 +11,7 @@ import {
   stateAfter,
   tensioner,
   turned,
-} from '@link-count/core/testing/bench'
+} from '@link-count/core/testing/oneChain'
 import {
   adjusterWords,
   candidateWords,
@@ -38,12 +38,12 @@ import {
   verdictTitle,
 } from '.'
 
-const sheet = benchSheet()
-const guardAfter = (...drafts: EntryDraft[]) => judgeGuard(sheet, stateAfter(drafts, sheet))
+const sheet = oneChainSheet()
+const guardAfter = (...newEntries: NewEntry[]) => judgeGuard(sheet, stateAfter(newEntries, sheet))
 const belt: BuildSheet = { ...sheet, loops: sheet.loops.map((loop) => ({ ...loop, kind: 'toothedBelt' })) }
 
 describe('the guard in words', () => {
-  test.each<[EntryDraft[], string, string]>([
+  test.each<[NewEntry[], string, string]>([
     [[...madeSafe], 'May be turned by hand', 'Nothing holds it. Plugs out, slowly, and stop at any resistance.'],
     [[], 'Do not turn', 'Make-safe is not done. Tick what is left in Make safe.'],
     [[...madeSafe, item('capsLoose')], 'Do not turn', 'Cam caps loose. Tighten the caps.'],
@@ -62,8 +62,8 @@ describe('the guard in words', () => {
       'Trim only: 4° either way',
       'Interference engine, chain counted out. Move the chain and count again.',
     ],
-  ])('%#', (drafts, title, sentence) => {
-    const guard = guardAfter(...drafts)
+  ])('%#', (newEntries, title, sentence) => {
+    const guard = guardAfter(...newEntries)
     expect(verdictTitle(guard)).toBe(title)
     expect(guardSentence(guard, sheet)).toBe(sentence)
   })

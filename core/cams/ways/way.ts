@@ -1,5 +1,5 @@
 import type { BuildSheet } from '../../model/buildSheet'
-import type { EntryDraft, EntryKind } from '../../model/entry'
+import type { NewEntry, EntryKind } from '../../model/entry'
 
 /** A lateness as one reading gives it: crank degrees, + = late, one sigma. */
 export interface CamLateness {
@@ -47,7 +47,7 @@ export interface CamWay<K extends EntryKind> {
 }
 
 /** A reading as it is about to be written. */
-export type ReadOf<K extends EntryKind> = Extract<EntryDraft, { kind: K }>
+export type ReadOf<K extends EntryKind> = Extract<NewEntry, { kind: K }>
 
 /** For a way that can say nothing before the zero is known. */
 export const withZero =

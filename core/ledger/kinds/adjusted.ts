@@ -14,9 +14,9 @@ const keepIt = keep<'adjusted'>()
 
 export const adjusted: LedgerKind<'adjusted'> = {
   // A wheel set otherwise on its shaft: its loops want counting by other figures.
-  inJob: (draft, entry) => {
-    keepIt(draft, entry)
-    forgetReadings(draft)
+  inJob: (soFar, entry) => {
+    keepIt(soFar, entry)
+    forgetReadings(soFar)
   },
   onEngine: takeAdjusted,
   leansOnWheel: false,

@@ -9,8 +9,8 @@ export const camSetShape = entryShape('camSet', 'A camshaft set to its mark, or 
 })
 
 export const camSet: LedgerKind<'camSet'> = {
-  inJob: (draft, entry) => {
-    draft.camSet[entry.shaftId] = entry
+  inJob: (soFar, entry) => {
+    soFar.camSet[entry.shaftId] = entry
   },
   onEngine: takeCamSet,
   leansOnWheel: false,

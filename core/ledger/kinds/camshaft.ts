@@ -20,8 +20,8 @@ export const camshaftShape = entryShape(
 )
 
 export const camshaft: LedgerKind<'camshaft'> = {
-  inJob: (draft, { is, shaftId }, sheet) => {
-    if (is === 'out') dropStaleReadings(draft, sheet, [shaftId])
+  inJob: (soFar, { is, shaftId }, sheet) => {
+    if (is === 'out') dropStaleReadings(soFar, sheet, [shaftId])
   },
   onEngine: takeCamshaft,
   leansOnWheel: false,

@@ -23,8 +23,8 @@ export const countShape = entryShape('count', 'Links, pins or teeth counted betw
 export type CountRule = field.ValueOf<typeof countRule>
 
 export const count: LedgerKind<'count'> = {
-  inJob: (draft, entry, sheet) => {
-    if (sheet.loops.some(({ id }) => id === entry.loopId)) draft.counts.push(entry)
+  inJob: (soFar, entry, sheet) => {
+    if (sheet.loops.some(({ id }) => id === entry.loopId)) soFar.counts.push(entry)
   },
   onEngine: takeCount,
   leansOnWheel: false,

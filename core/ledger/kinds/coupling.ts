@@ -16,13 +16,13 @@ export const couplingShape = entryShape('coupling', 'A coupling drawn apart, or 
 const keepIt = keep<'coupling'>()
 
 export const coupling: LedgerKind<'coupling'> = {
-  inJob: (draft, entry, sheet) => {
+  inJob: (soFar, entry, sheet) => {
     if (!sheet.couplings.some(({ id }) => id === entry.couplingId)) return
-    keepIt(draft, entry)
+    keepIt(soFar, entry)
     // Every shaft behind it was let loose.
     const behind = shaftsBehind(sheet, entry.couplingId)
-    dropStaleReadings(draft, sheet, behind)
-    draft.camSet = byId(Object.entries(draft.camSet).filter(([shaftId]) => !behind.includes(shaftId)))
+    dropStaleReadings(soFar, sheet, behind)
+    soFar.camSet = byId(Object.entries(soFar.camSet).filter(([shaftId]) => !behind.includes(shaftId)))
   },
   onEngine: takeCoupling,
   leansOnWheel: false,

@@ -2,7 +2,7 @@ import { camWays, type CamWayKind } from '../../cams/ways'
 import type { Entry, EntryKind } from '../../model/entry'
 import { zeroWays } from '../../zero/ways'
 import type { CamRead } from '../camWitnesses'
-import type { Draft } from '../draft'
+import type { JobSoFar } from '../jobSoFar'
 import { takeRead } from '../stand/parts'
 import { adjusted, adjustedShape } from './adjusted'
 import { camSet, camSetShape } from './camSet'
@@ -80,7 +80,7 @@ export const ledgerShapes = [
   closeShape,
 ] as const
 
-const keepRead = ({ camReads }: Draft, read: CamRead) => void camReads.push(read)
+const keepRead = ({ camReads }: JobSoFar, read: CamRead) => void camReads.push(read)
 
 const ofZeroWays = Object.fromEntries(
   Object.entries(zeroWays).map(([kind, { samples }]) => [

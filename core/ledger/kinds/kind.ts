@@ -1,8 +1,8 @@
 import type { BuildSheet } from '../../model/buildSheet'
 import type { Job } from '../../model/engine'
-import type { EntryDraft, EntryKind, EntryOf } from '../../model/entry'
-import type { Draft } from '../draft'
-import type { StandDraft } from '../stand/draft'
+import type { NewEntry, EntryKind, EntryOf } from '../../model/entry'
+import type { JobSoFar } from '../jobSoFar'
+import type { StandSoFar } from '../stand/standSoFar'
 
 /** Why a kind of line changes nothing there. */
 export interface Nothing {
@@ -15,25 +15,25 @@ export const nothing = (why: string): Nothing => ({ nothing: why, reachesBack: f
 const reachingBack = (why: string): Nothing => ({ nothing: why, reachesBack: true })
 
 /** A line as it is about to be written: without who, when and its place in the order. */
-export type DraftOf<K extends EntryKind> = Extract<EntryDraft, { kind: K }>
+export type NewEntryOf<K extends EntryKind> = Extract<NewEntry, { kind: K }>
 
 /** One kind of line in the ledger: its shape stands beside it, what it changes, and one line of it at least. */
 export interface LedgerKind<K extends EntryKind> {
   /** What it changes of what was found, set and left in its job; or why nothing. */
-  readonly inJob: ((draft: Draft, entry: EntryOf<K>, sheet: BuildSheet) => void) | Nothing
+  readonly inJob: ((soFar: JobSoFar, entry: EntryOf<K>, sheet: BuildSheet) => void) | Nothing
   /** What it changes of how the engine stands, over all of its jobs; or why nothing. */
-  readonly onEngine: ((draft: StandDraft, entry: EntryOf<K>, job: Job) => void) | Nothing
+  readonly onEngine: ((soFar: StandSoFar, entry: EntryOf<K>, job: Job) => void) | Nothing
   /** Whether it holds a reading of the degree wheel, or was made with the crank put by it: then it goes with the wheel's setting. */
   readonly leansOnWheel: boolean | ((entry: EntryOf<K>) => boolean)
-  readonly samples: readonly [DraftOf<K>, ...DraftOf<K>[]]
+  readonly samples: readonly [NewEntryOf<K>, ...NewEntryOf<K>[]]
 }
 
 /** Keeps every line of a kind, or of those that speak of one thing the last. */
 export const keep =
   <K extends EntryKind>(thing: (entry: EntryOf<K>) => string = ({ id }) => id) =>
-  (draft: Draft, entry: EntryOf<K>): void => {
+  (soFar: JobSoFar, entry: EntryOf<K>): void => {
     const kind = entry.kind as K
-    const kept = (draft.kept[kind] ??= new Map() as Draft['kept'][K]) as Map<string, EntryOf<K>>
+    const kept = (soFar.kept[kind] ??= new Map() as JobSoFar['kept'][K]) as Map<string, EntryOf<K>>
     kept.set(thing(entry), entry)
   }
 

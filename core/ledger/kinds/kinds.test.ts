@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
 import { entrySchema, type EntryKind } from '../../model'
-import { entriesOf, stateAfter } from '../../testing/bench'
+import { entriesOf, stateAfter } from '../../testing/oneChain'
 import { isNothing, ledgerKinds } from '.'
 
 const kinds = Object.keys(ledgerKinds) as EntryKind[]

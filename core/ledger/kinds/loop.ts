@@ -10,8 +10,8 @@ export const loopShape = entryShape('loop', 'A chain or belt taken off or put on
 })
 
 export const loop: LedgerKind<'loop'> = {
-  inJob: (draft, entry, sheet) => {
-    if (sheet.loops.some(({ id }) => id === entry.loopId)) forgetLaterReadings(draft, sheet, entry)
+  inJob: (soFar, entry, sheet) => {
+    if (sheet.loops.some(({ id }) => id === entry.loopId)) forgetLaterReadings(soFar, sheet, entry)
   },
   onEngine: takeLoop,
   leansOnWheel: false,

@@ -17,8 +17,8 @@ export const movedShape = entryShape('moved', 'Teeth that a loop was laid over a
 })
 
 export const moved: LedgerKind<'moved'> = {
-  inJob: (draft, entry, sheet) => {
-    if (sheet.loops.some(({ id }) => id === entry.loopId)) forgetLaterReadings(draft, sheet, entry)
+  inJob: (soFar, entry, sheet) => {
+    if (sheet.loops.some(({ id }) => id === entry.loopId)) forgetLaterReadings(soFar, sheet, entry)
   },
   onEngine: takeMoved,
   leansOnWheel: false,

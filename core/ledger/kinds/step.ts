@@ -10,9 +10,9 @@ export const stepShape = entryShape('step', 'A step of the run sheet gone on fro
 })
 
 export const step: LedgerKind<'step'> = {
-  inJob: (draft, { target, outcome, reason }) => {
-    draft.steps = byId(Object.entries(draft.steps).filter(([id]) => id !== target))
-    if (outcome !== 'reopened') draft.steps[target] = { outcome, reason }
+  inJob: (soFar, { target, outcome, reason }) => {
+    soFar.steps = byId(Object.entries(soFar.steps).filter(([id]) => id !== target))
+    if (outcome !== 'reopened') soFar.steps[target] = { outcome, reason }
   },
   onEngine: onlyOfJob,
   leansOnWheel: false,

@@ -3,7 +3,7 @@ import type { EntryOf } from '../../model/entry'
 import { wrapToSigned } from '../../units'
 import { crankPlace, rotationStands, rotationTurned, rotationWitness } from '../rotation'
 import { zeroOfEntry } from '../zeros'
-import { isDisputed, noteSaid, settle, type StandDraft } from './draft'
+import { isDisputed, noteSaid, settle, type StandSoFar } from './standSoFar'
 import { trimOf } from './figures'
 import type { Apart, LinkStand, RegisterItem } from './stand'
 import { isReleased } from './tensionerStates'
@@ -15,83 +15,83 @@ const CLAIM_CONTRADICTS_DEG = 45
 const crankDisagrees = (a: string, b: string) =>
   a === 'turned' || b === 'turned' || (a !== b && a !== 'witness' && b !== 'witness')
 
-export function takeTurned(draft: StandDraft, entry: EntryOf<'turned'>): void {
-  noteCrank(draft, entry, 'turned')
-  const before = draft.rotation.totalDeg
-  const zeros = draft.figures.get(entry.jobId)?.zeros
+export function takeTurned(soFar: StandSoFar, entry: EntryOf<'turned'>): void {
+  noteCrank(soFar, entry, 'turned')
+  const before = soFar.rotation.totalDeg
+  const zeros = soFar.figures.get(entry.jobId)?.zeros
   const zero = zeros && zeroOfEntry(zeros, entry.id)?.zero
-  draft.rotation = rotationTurned(draft.rotation, entry, zero, draft.sheet.cycleDeg)
-  const deg = draft.rotation.totalDeg - before
-  noteTight(draft, deg)
+  soFar.rotation = rotationTurned(soFar.rotation, entry, zero, soFar.sheet.cycleDeg)
+  const deg = soFar.rotation.totalDeg - before
+  noteTight(soFar, deg)
   // Undone by a hand that did not know of this turn: before it or after, nobody knows.
-  setApart(draft, ({ apart, changes }) =>
-    apart && changes.some((change) => !draft.knew(entry, change)) ? nowhere : apart,
+  setApart(soFar, ({ apart, changes }) =>
+    apart && changes.some((change) => !soFar.knew(entry, change)) ? nowhere : apart,
   )
 }
 
 const nowhere: Apart = { at: 'unknown', totalDeg: undefined }
 
 /** Puts otherwise where links came undone. */
-export function setApart(draft: StandDraft, apartOf: (link: LinkStand, id: string) => Apart | undefined): void {
-  for (const links of [draft.loops, draft.couplings])
+export function setApart(soFar: StandSoFar, apartOf: (link: LinkStand, id: string) => Apart | undefined): void {
+  for (const links of [soFar.loops, soFar.couplings])
     for (const [id, link] of links) {
       const apart = apartOf(link, id)
       if (apart !== link.apart) links.set(id, { ...link, apart })
     }
 }
 
-function noteTight(draft: StandDraft, deg: number): void {
-  const released = [...draft.tensioners.values()].every(({ is }) => isReleased(is))
-  const allOn = [...draft.loops.values()].every(({ is }) => is === 'on')
-  const together = [...draft.couplings.values()].every(({ is }) => is === 'on')
-  draft.turnedTightDeg = released && allOn && together ? Math.max(0, draft.turnedTightDeg + deg) : 0
-  for (const [id, loop] of draft.loops) {
+function noteTight(soFar: StandSoFar, deg: number): void {
+  const released = [...soFar.tensioners.values()].every(({ is }) => isReleased(is))
+  const allOn = [...soFar.loops.values()].every(({ is }) => is === 'on')
+  const together = [...soFar.couplings.values()].every(({ is }) => is === 'on')
+  soFar.turnedTightDeg = released && allOn && together ? Math.max(0, soFar.turnedTightDeg + deg) : 0
+  for (const [id, loop] of soFar.loops) {
     const tight = released && together && loop.is === 'on'
-    draft.loops.set(id, { ...loop, turnedTightDeg: tight ? Math.max(0, loop.turnedTightDeg + deg) : 0 })
+    soFar.loops.set(id, { ...loop, turnedTightDeg: tight ? Math.max(0, loop.turnedTightDeg + deg) : 0 })
   }
 }
 
 type CrankEntry = EntryOf<'turned'> | EntryOf<'stands'> | EntryOf<'witness'>
 
-function noteCrank(draft: StandDraft, entry: CrankEntry, value: string): void {
-  noteSaid(draft, 'crank', 'crank', { entry, value }, crankDisagrees)
+function noteCrank(soFar: StandSoFar, entry: CrankEntry, value: string): void {
+  noteSaid(soFar, 'crank', 'crank', { entry, value }, crankDisagrees)
   // Somebody who knew of everything that was written says where it stands: that settles it.
-  if (entry.kind === 'stands') settle(draft, 'crank', 'crank', entry)
-  if (!isDisputed(draft, 'crank', 'crank')) return
-  draft.poseSeenDeg = undefined
-  setApart(draft, ({ apart }) => apart && nowhere)
-  setItems(draft, (item) => ({ ...item, totalDeg: undefined }))
-  for (const [id, tensioner] of draft.tensioners) draft.tensioners.set(id, { ...tensioner, totalDeg: undefined })
+  if (entry.kind === 'stands') settle(soFar, 'crank', 'crank', entry)
+  if (!isDisputed(soFar, 'crank', 'crank')) return
+  soFar.poseSeenDeg = undefined
+  setApart(soFar, ({ apart }) => apart && nowhere)
+  setItems(soFar, (item) => ({ ...item, totalDeg: undefined }))
+  for (const [id, tensioner] of soFar.tensioners) soFar.tensioners.set(id, { ...tensioner, totalDeg: undefined })
 }
 
-function setItems(draft: StandDraft, change: (item: RegisterItem) => RegisterItem): void {
-  draft.register = draft.register.map(change)
-  for (const [id, item] of draft.items) draft.items.set(id, change(item))
+function setItems(soFar: StandSoFar, change: (item: RegisterItem) => RegisterItem): void {
+  soFar.register = soFar.register.map(change)
+  for (const [id, item] of soFar.items) soFar.items.set(id, change(item))
 }
 
-export function takeWitness(draft: StandDraft, entry: EntryOf<'witness'>): void {
-  noteCrank(draft, entry, 'witness')
-  const firing = firingDegOf(draft.sheet, entry.cylinderId)
+export function takeWitness(soFar: StandSoFar, entry: EntryOf<'witness'>): void {
+  noteCrank(soFar, entry, 'witness')
+  const firing = firingDegOf(soFar.sheet, entry.cylinderId)
   if (firing === undefined || entry.says === 'undecided') return
-  const { cycleDeg } = draft.sheet
+  const { cycleDeg } = soFar.sheet
   const placeDeg = firing + (entry.says === 'firing' ? 0 : 360)
-  draft.rotation = rotationWitness(draft.rotation, { evidence: entry.evidence, placeDeg, cycleDeg })
+  soFar.rotation = rotationWitness(soFar.rotation, { evidence: entry.evidence, placeDeg, cycleDeg })
 }
 
 /** Somebody says where the crank stands. A claim that the turns written do not lead to is not taken up: the place is then not known until it is
  *  settled, struck, or the turn is written. */
-export function takeStands(draft: StandDraft, entry: EntryOf<'stands'>, arrivedOff: boolean): void {
-  const { sheet } = draft
+export function takeStands(soFar: StandSoFar, entry: EntryOf<'stands'>, arrivedOff: boolean): void {
+  const { sheet } = soFar
   const placeDeg = entry.place === 'pose' ? sheet.referencePose.crankDeg.value : tdcOnOneTurn(sheet, entry.cylinderId)
   if (placeDeg === undefined) return
-  noteCrank(draft, entry, `${entry.place} ${entry.cylinderId}`)
-  if (isDisputed(draft, 'crank', 'crank')) return
-  if (claimContradicts(draft, entry.place, placeDeg)) {
-    draft.rotation = { ...draft.rotation, contradicted: { entryId: entry.id, placeDeg, pose: entry.place === 'pose' } }
-    draft.poseSeenDeg = undefined
+  noteCrank(soFar, entry, `${entry.place} ${entry.cylinderId}`)
+  if (isDisputed(soFar, 'crank', 'crank')) return
+  if (claimContradicts(soFar, entry.place, placeDeg)) {
+    soFar.rotation = { ...soFar.rotation, contradicted: { entryId: entry.id, placeDeg, pose: entry.place === 'pose' } }
+    soFar.poseSeenDeg = undefined
     return
   }
-  stand(draft, { placeDeg, pose: entry.place === 'pose', arrivedOff })
+  stand(soFar, { placeDeg, pose: entry.place === 'pose', arrivedOff })
 }
 
 /** What `takeStands` would do with a claim, for asking before it is written. */
@@ -103,7 +103,7 @@ export function claimContradicts(
     couplings,
     figures,
     jobId,
-  }: Pick<StandDraft, 'rotation' | 'sheet' | 'figures' | 'jobId'> & {
+  }: Pick<StandSoFar, 'rotation' | 'sheet' | 'figures' | 'jobId'> & {
     readonly loops: ReadonlyMap<string, { readonly apart: Apart | undefined }>
     readonly couplings: ReadonlyMap<string, { readonly apart: Apart | undefined }>
   },
@@ -124,25 +124,25 @@ export function claimContradicts(
 }
 
 function stand(
-  draft: StandDraft,
+  soFar: StandSoFar,
   { placeDeg, pose, arrivedOff }: { placeDeg: number; pose: boolean; arrivedOff: boolean },
 ): void {
-  const { sheet } = draft
-  const allOff = sheet.loops.length > 0 && sheet.loops.every(({ id }) => draft.loops.get(id)?.is === 'off')
+  const { sheet } = soFar
+  const allOff = sheet.loops.length > 0 && sheet.loops.every(({ id }) => soFar.loops.get(id)?.is === 'off')
   const chosen = pose && arrivedOff && allOff
-  draft.rotation = rotationStands(draft.rotation, placeDeg, chosen, sheet.cycleDeg)
-  const { totalDeg } = draft.rotation
-  if (pose) draft.poseSeenDeg = totalDeg
-  setItems(draft, (item) => (item.totalDeg === undefined ? { ...item, totalDeg } : item))
-  for (const [id, tensioner] of draft.tensioners)
-    if (tensioner.totalDeg === undefined) draft.tensioners.set(id, { ...tensioner, totalDeg })
+  soFar.rotation = rotationStands(soFar.rotation, placeDeg, chosen, sheet.cycleDeg)
+  const { totalDeg } = soFar.rotation
+  if (pose) soFar.poseSeenDeg = totalDeg
+  setItems(soFar, (item) => (item.totalDeg === undefined ? { ...item, totalDeg } : item))
+  for (const [id, tensioner] of soFar.tensioners)
+    if (tensioner.totalDeg === undefined) soFar.tensioners.set(id, { ...tensioner, totalDeg })
 }
 
 /** The claim that contradicted the ledger is what was seen on the engine: the turns written are wrong. What came undone did so nobody knows where. */
-export function settleCrank(draft: StandDraft, entry: EntryOf<'settled'>): void {
-  const { contradicted } = draft.rotation
+export function settleCrank(soFar: StandSoFar, entry: EntryOf<'settled'>): void {
+  const { contradicted } = soFar.rotation
   if (!contradicted || contradicted.entryId !== entry.part.id) return
-  draft.rotation = { ...draft.rotation, contradicted: undefined }
-  setApart(draft, ({ apart }) => apart && { at: 'ended', totalDeg: undefined })
-  stand(draft, { placeDeg: contradicted.placeDeg, pose: contradicted.pose, arrivedOff: false })
+  soFar.rotation = { ...soFar.rotation, contradicted: undefined }
+  setApart(soFar, ({ apart }) => apart && { at: 'ended', totalDeg: undefined })
+  stand(soFar, { placeDeg: contradicted.placeDeg, pose: contradicted.pose, arrivedOff: false })
 }

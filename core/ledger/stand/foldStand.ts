@@ -5,7 +5,7 @@ import type { Entry } from '../../model/entry'
 import { partsOf } from '../../sheet'
 import { rotationCarried } from '../rotation'
 import { isNothing, kindOf } from '../kinds'
-import { copyOfStand, standOf, startStand, type StandDraft } from './draft'
+import { copyOfStand, standOf, startStand, type StandSoFar } from './standSoFar'
 import type { EngineRead } from './engineRead'
 import { asItCame, couplingsOf } from './links'
 import { isLinkProved } from './proof'
@@ -15,7 +15,7 @@ import { isReleased } from './tensionerStates'
 
 /** The stand of an engine as far as it is folded. */
 export interface StandFold {
-  readonly draft: StandDraft
+  readonly soFar: StandSoFar
   readonly begun: ReadonlySet<string>
   /** Lost jobs that no line came after yet. */
   readonly waiting: readonly (LostJob & { readonly counter: number | undefined })[]
@@ -33,8 +33,8 @@ export function foldStand(read: EngineRead): {
   const someJob = read.figures.values().next().value
   if (!someJob) return { stand: undefined, ends }
   const { figures, knew, sheets, lost } = read
-  const draft = startStand({ knew, figures, sheets, jobId: '', sheet: someJob.sheet, map: readDrive(someJob.sheet) })
-  const folding: Folding = { draft, begun: new Set(), waiting: [...lost.values()] }
+  const soFar = startStand({ knew, figures, sheets, jobId: '', sheet: someJob.sheet, map: readDrive(someJob.sheet) })
+  const folding: Folding = { soFar, begun: new Set(), waiting: [...lost.values()] }
   const lastOf = new Map(read.live.map(({ id, jobId }) => [jobId, id]))
   for (const entry of read.live) {
     take(folding, entry, read)
@@ -44,30 +44,30 @@ export function foldStand(read: EngineRead): {
 }
 
 /** One line more. What was folded before stays as it is. */
-export function foldStandOn({ draft, begun, waiting }: StandFold, entry: Entry, read: EngineRead): StandFold {
+export function foldStandOn({ soFar, begun, waiting }: StandFold, entry: Entry, read: EngineRead): StandFold {
   const { figures } = read
-  const next = copyOf({ draft: { ...draft, figures }, begun, waiting })
+  const next = copyOf({ soFar: { ...soFar, figures }, begun, waiting })
   take(next, entry, read)
   return next
 }
 
 /** The stand as it is looked at from a job, on whose build sheet. `isNow`: these are all lines there are; else it is what was left then. */
-export function standAt({ draft, begun, waiting }: StandFold, job: Job, read: EngineRead, isNow: boolean): Stand {
-  const seen = copyOf({ draft, begun, waiting })
+export function standAt({ soFar, begun, waiting }: StandFold, job: Job, read: EngineRead, isNow: boolean): Stand {
+  const seen = copyOf({ soFar, begun, waiting })
   goTo(seen, job, read)
   // What nobody wrote after may have come last; a job that others followed was left as it was then.
   if (isNow) forget(seen, () => true)
-  return finish(seen.draft)
+  return finish(seen.soFar)
 }
 
 interface Folding {
-  readonly draft: StandDraft
+  readonly soFar: StandSoFar
   readonly begun: Set<string>
   waiting: (LostJob & { readonly counter: number | undefined })[]
 }
 
-const copyOf = ({ draft, begun, waiting }: StandFold): Folding => ({
-  draft: copyOfStand(draft),
+const copyOf = ({ soFar, begun, waiting }: StandFold): Folding => ({
+  soFar: copyOfStand(soFar),
   begun: new Set(begun),
   waiting: [...waiting],
 })
@@ -79,46 +79,46 @@ function take(folding: Folding, entry: Entry, read: EngineRead): void {
   forget(folding, (lastOfLost) => lastOfLost !== undefined && seen !== undefined && counter > lastOfLost)
   goTo(folding, job, read)
   const { onEngine } = kindOf(entry)
-  if (!isNothing(onEngine)) onEngine(folding.draft, entry, job)
+  if (!isNothing(onEngine)) onEngine(folding.soFar, entry, job)
 }
 
-function goTo({ draft, begun }: Folding, job: Job, { figures }: EngineRead): void {
+function goTo({ soFar, begun }: Folding, job: Job, { figures }: EngineRead): void {
   const its = figures.get(job.id)
-  if (!its || draft.jobId === job.id) return
-  if (begun.has(job.id)) putSheet(draft, job.id, its.sheet)
-  else beginJob(draft, job, its.sheet)
+  if (!its || soFar.jobId === job.id) return
+  if (begun.has(job.id)) putSheet(soFar, job.id, its.sheet)
+  else beginJob(soFar, job, its.sheet)
   begun.add(job.id)
 }
 
 function forget(folding: Folding, isOver: (counter: number | undefined) => boolean): void {
   const over = folding.waiting.filter(({ counter }) => isOver(counter))
   folding.waiting = folding.waiting.filter((one) => !over.includes(one))
-  for (const one of over) forgetAfter(folding.draft, one)
+  for (const one of over) forgetAfter(folding.soFar, one)
 }
 
-function putSheet(draft: StandDraft, jobId: string, sheet: BuildSheet): void {
-  draft.jobId = jobId
-  draft.sheet = sheet
-  draft.map = readDrive(sheet)
+function putSheet(soFar: StandSoFar, jobId: string, sheet: BuildSheet): void {
+  soFar.jobId = jobId
+  soFar.sheet = sheet
+  soFar.map = readDrive(sheet)
   // One that was said to be gone, or another one now, and stands on this sheet, is as it was then.
-  for (const { id } of sheet.loops) if (!draft.loops.has(id)) draft.loops.set(id, draft.gone.get(id) ?? asItCame)
+  for (const { id } of sheet.loops) if (!soFar.loops.has(id)) soFar.loops.set(id, soFar.gone.get(id) ?? asItCame)
   for (const { id } of couplingsOf(sheet))
-    if (!draft.couplings.has(id)) draft.couplings.set(id, draft.gone.get(id) ?? asItCame)
+    if (!soFar.couplings.has(id)) soFar.couplings.set(id, soFar.gone.get(id) ?? asItCame)
   for (const { id } of partsOf(sheet).tensioners)
-    if (!draft.tensioners.has(id)) draft.tensioners.set(id, { is: 'asArrived', totalDeg: undefined })
+    if (!soFar.tensioners.has(id)) soFar.tensioners.set(id, { is: 'asArrived', totalDeg: undefined })
 }
 
 /** A job begins. The crank's place goes on as reckoned; what was undone at the timing position wants looking at again before it is trimmed; what was
  *  proved by then is as good as it came. An engine that came in with its chain off has all of its loops off, wherever the crank stood. */
-function beginJob(draft: StandDraft, job: Job, sheet: BuildSheet): void {
-  const { sheet: before, rotation } = draft
-  const first = draft.jobId === ''
+function beginJob(soFar: StandSoFar, job: Job, sheet: BuildSheet): void {
+  const { sheet: before, rotation } = soFar
+  const first = soFar.jobId === ''
   const sameCycle = before.zeroCylinderId === sheet.zeroCylinderId && before.cycleDeg === sheet.cycleDeg
   if (!first) {
     for (const kind of ['loop', 'coupling'] as const) {
-      const links = kind === 'loop' ? draft.loops : draft.couplings
+      const links = kind === 'loop' ? soFar.loops : soFar.couplings
       for (const [id, link] of links) {
-        const proved = isLinkProved(draft, kind, id)
+        const proved = isLinkProved(soFar, kind, id)
         const apart =
           !link.apart || proved
             ? undefined
@@ -129,42 +129,42 @@ function beginJob(draft: StandDraft, job: Job, sheet: BuildSheet): void {
       }
     }
   }
-  putSheet(draft, job.id, sheet)
-  draft.rotation = rotationCarried(rotation, sameCycle, sheet.cycleDeg)
-  draft.jobStartDeg = rotation.totalDeg
-  draft.seatsAtStart = draft.seats
-  draft.poseSeenDeg = undefined
-  draft.ranAsked = undefined
-  draft.touchedInJob = false
-  draft.turnedTightDeg = 0
-  if (job.arrival === 'chainOff') arriveOff(draft, job)
+  putSheet(soFar, job.id, sheet)
+  soFar.rotation = rotationCarried(rotation, sameCycle, sheet.cycleDeg)
+  soFar.jobStartDeg = rotation.totalDeg
+  soFar.seatsAtStart = soFar.seats
+  soFar.poseSeenDeg = undefined
+  soFar.ranAsked = undefined
+  soFar.touchedInJob = false
+  soFar.turnedTightDeg = 0
+  if (job.arrival === 'chainOff') arriveOff(soFar, job)
 }
 
-function arriveOff(draft: StandDraft, job: Job): void {
-  draft.ranSo = false
-  draft.touchedOn.add(job.sheetId)
-  draft.reads.clear()
-  for (const { id } of draft.sheet.loops) {
-    const link = draft.loops.get(id) ?? asItCame
+function arriveOff(soFar: StandSoFar, job: Job): void {
+  soFar.ranSo = false
+  soFar.touchedOn.add(job.sheetId)
+  soFar.reads.clear()
+  for (const { id } of soFar.sheet.loops) {
+    const link = soFar.loops.get(id) ?? asItCame
     if (link.is === 'on')
-      draft.loops.set(id, { ...link, is: 'off', apart: { at: 'unknown', totalDeg: undefined }, counts: [] })
+      soFar.loops.set(id, { ...link, is: 'off', apart: { at: 'unknown', totalDeg: undefined }, counts: [] })
   }
-  const { totalDeg } = draft.rotation
-  for (const [id, { is }] of draft.tensioners) if (isReleased(is)) draft.tensioners.set(id, { is: 'out', totalDeg })
+  const { totalDeg } = soFar.rotation
+  for (const [id, { is }] of soFar.tensioners) if (isReleased(is)) soFar.tensioners.set(id, { is: 'out', totalDeg })
 }
 
 /** A part of the sheet that was not on one that the drive was worked on by is not known until somebody says; a part that is on no sheet any more
  *  stays only while something of it is not in order. */
-function finish(draft: StandDraft): Stand {
-  const { sheet } = draft
-  const worked = [...draft.touchedOn].flatMap((id) => draft.sheets.get(id) ?? [])
+function finish(soFar: StandSoFar): Stand {
+  const { sheet } = soFar
+  const worked = [...soFar.touchedOn].flatMap((id) => soFar.sheets.get(id) ?? [])
   const isNew = (lists: (of: BuildSheet) => readonly { readonly id: string }[], id: string) =>
     worked.some((one) => !lists(one).some((part) => part.id === id))
   const links = (kind: 'loop' | 'coupling', lists: (of: BuildSheet) => readonly { readonly id: string }[]) => {
-    const map = kind === 'loop' ? draft.loops : draft.couplings
+    const map = kind === 'loop' ? soFar.loops : soFar.couplings
     return [...map].flatMap(([id, link]): [string, LinkStand][] => {
       if (!lists(sheet).some((part) => part.id === id))
-        return link.is === 'on' && !link.suspect && isLinkProved(draft, kind, id) ? [] : [[id, link]]
+        return link.is === 'on' && !link.suspect && isLinkProved(soFar, kind, id) ? [] : [[id, link]]
       return link.jobId === undefined && link.is === 'on' && isNew(lists, id)
         ? [[id, { ...link, is: 'unknown', why: 'newOnSheet' }]]
         : [[id, link]]
@@ -172,7 +172,7 @@ function finish(draft: StandDraft): Stand {
   }
   const loops = links('loop', (of) => of.loops)
   const couplings = links('coupling', (of) => of.couplings)
-  const tensioners = [...draft.tensioners].flatMap(([id, tensioner]): [string, TensionerStand][] => {
+  const tensioners = [...soFar.tensioners].flatMap(([id, tensioner]): [string, TensionerStand][] => {
     const there = partsOf(sheet).tensioners.some((one) => one.id === id)
     const released = isReleased(tensioner.is)
     if (!there) return released ? [] : [[id, tensioner]]
@@ -180,8 +180,8 @@ function finish(draft: StandDraft): Stand {
       ? [[id, { ...tensioner, is: 'unknown' }]]
       : [[id, tensioner]]
   })
-  draft.loops = new Map(loops)
-  draft.couplings = new Map(couplings)
-  draft.tensioners = new Map(tensioners)
-  return standOf(draft)
+  soFar.loops = new Map(loops)
+  soFar.couplings = new Map(couplings)
+  soFar.tensioners = new Map(tensioners)
+  return standOf(soFar)
 }

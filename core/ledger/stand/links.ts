@@ -4,7 +4,7 @@ import { partsOf } from '../../sheet'
 import { wrapToSigned } from '../../units'
 import { crankPlace } from '../rotation'
 import { seatsAfter } from '../sectionCounts'
-import { isDisputed, noteSaid, type StandDraft } from './draft'
+import { isDisputed, noteSaid, type StandSoFar } from './standSoFar'
 import { trimOf } from './figures'
 import { isLinkProved, readsOut } from './proof'
 import type { Apart, LinkStand } from './stand'
@@ -25,27 +25,27 @@ export const asItCame: LinkStand = {
 }
 
 export type LinkKind = 'loop' | 'coupling'
-const linksOf = (draft: StandDraft, kind: LinkKind) => (kind === 'loop' ? draft.loops : draft.couplings)
+const linksOf = (soFar: StandSoFar, kind: LinkKind) => (kind === 'loop' ? soFar.loops : soFar.couplings)
 
-export const linkAt = (draft: StandDraft, kind: LinkKind, id: string): LinkStand =>
-  linksOf(draft, kind).get(id) ?? asItCame
+export const linkAt = (soFar: StandSoFar, kind: LinkKind, id: string): LinkStand =>
+  linksOf(soFar, kind).get(id) ?? asItCame
 
-export const setLink = (draft: StandDraft, kind: LinkKind, id: string, link: LinkStand): void =>
-  void linksOf(draft, kind).set(id, link)
+export const setLink = (soFar: StandSoFar, kind: LinkKind, id: string, link: LinkStand): void =>
+  void linksOf(soFar, kind).set(id, link)
 
 /** Names of what an entry speaks of, by the sheet that it cites: the part may not be on the next one. */
-export function keepName(draft: StandDraft, entry: Entry, id: string): void {
-  const sheet = draft.sheets.get(entry.sheetId) ?? draft.sheet
+export function keepName(soFar: StandSoFar, entry: Entry, id: string): void {
+  const sheet = soFar.sheets.get(entry.sheetId) ?? soFar.sheet
   const part = [...sheet.loops, ...sheet.members, ...sheet.shafts].find((one) => one.id === id)
   const coupling = partsOf(sheet).coupling(id)
   const behind = coupling && partsOf(sheet).shaft(coupling.toId)?.name
   const name = part?.name ?? (behind && `${coupling.kind} of ${behind}`)
-  if (name !== undefined) draft.names.set(id, name)
+  if (name !== undefined) soFar.names.set(id, name)
 }
 
 /** Something that holds camshafts to the crank was undone, laid otherwise, or put back: what was read behind it is over. */
 export function change(
-  draft: StandDraft,
+  soFar: StandSoFar,
   {
     kind,
     id,
@@ -53,65 +53,65 @@ export function change(
     next,
   }: { kind: LinkKind; id: string; entry: Entry; next: (link: LinkStand) => Partial<LinkStand> },
 ): void {
-  keepName(draft, entry, id)
-  const link = linkAt(draft, kind, id)
-  const proved = isLinkProved(draft, kind, id)
+  keepName(soFar, entry, id)
+  const link = linkAt(soFar, kind, id)
+  const proved = isLinkProved(soFar, kind, id)
   // Where it first came undone holds until it is proved: off, on and off again is no new place.
-  const apart = link.apart && !proved ? link.apart : apartNow(draft, entry)
-  suspectTheRest(draft, id)
-  const beside = link.changes.filter((one) => !draft.knew(entry, one))
-  setLink(draft, kind, id, {
+  const apart = link.apart && !proved ? link.apart : apartNow(soFar, entry)
+  suspectTheRest(soFar, id)
+  const beside = link.changes.filter((one) => !soFar.knew(entry, one))
+  setLink(soFar, kind, id, {
     ...link,
     changes: [...beside, entry],
     apart,
     suspect: link.suspect,
-    why: isDisputed(draft, kind, id) ? 'disputed' : undefined,
+    why: isDisputed(soFar, kind, id) ? 'disputed' : undefined,
     turnedTightDeg: 0,
     jobId: entry.jobId,
     ...next({ ...link, apart }),
   })
-  dropReadsBehind(draft, id)
-  touched(draft, entry)
+  dropReadsBehind(soFar, id)
+  touched(soFar, entry)
 }
 
-export function touched(draft: StandDraft, entry: Entry): void {
-  draft.touchedOn.add(entry.sheetId)
-  draft.touchedInJob = true
-  draft.ranSo = false
-  loosened(draft)
+export function touched(soFar: StandSoFar, entry: Entry): void {
+  soFar.touchedOn.add(entry.sheetId)
+  soFar.touchedInJob = true
+  soFar.ranSo = false
+  loosened(soFar)
 }
 
 /** Whatever sets the cams was touched: turns that prove begin anew. */
-export function loosened(draft: StandDraft): void {
-  draft.turnedTightDeg = 0
-  for (const [id, loop] of draft.loops) draft.loops.set(id, { ...loop, turnedTightDeg: 0 })
+export function loosened(soFar: StandSoFar): void {
+  soFar.turnedTightDeg = 0
+  for (const [id, loop] of soFar.loops) soFar.loops.set(id, { ...loop, turnedTightDeg: 0 })
 }
 
-export function dropReadsBehind(draft: StandDraft, linkId: string): void {
-  const behind = draft.map.behind(linkId)
-  for (const [key, { shaftId }] of draft.reads) if (behind.includes(shaftId)) draft.reads.delete(key)
+export function dropReadsBehind(soFar: StandSoFar, linkId: string): void {
+  const behind = soFar.map.behind(linkId)
+  for (const [key, { shaftId }] of soFar.reads) if (behind.includes(shaftId)) soFar.reads.delete(key)
 }
 
 /** A camshaft that read out says that something on its way is wrong, and not what: when one link is mended the others are not taken for right. */
-function suspectTheRest(draft: StandDraft, changedId: string): void {
-  for (const shaftId of draft.map.behind(changedId)) {
-    if (!readsOut(draft, shaftId)) continue
-    const way = draft.map.holdsBy(shaftId)
+function suspectTheRest(soFar: StandSoFar, changedId: string): void {
+  for (const shaftId of soFar.map.behind(changedId)) {
+    if (!readsOut(soFar, shaftId)) continue
+    const way = soFar.map.holdsBy(shaftId)
     for (const kind of ['loop', 'coupling'] as const)
-      for (const [id, link] of linksOf(draft, kind))
+      for (const [id, link] of linksOf(soFar, kind))
         if (id !== changedId && (!way || way.some((one) => one.id === id)))
-          setLink(draft, kind, id, { ...link, suspect: true })
+          setLink(soFar, kind, id, { ...link, suspect: true })
   }
 }
 
 /** At the timing position when the ledger has the crank within the trim of it on the whole cycle, or it was seen there in this job. */
-function apartNow(draft: StandDraft, entry: Entry): Apart {
-  const { rotation, sheet, poseSeenDeg } = draft
+function apartNow(soFar: StandSoFar, entry: Entry): Apart {
+  const { rotation, sheet, poseSeenDeg } = soFar
   const { totalDeg } = rotation
   const unknown: Apart = { at: 'unknown', totalDeg: undefined }
-  const turnedUnknown = (draft.said.get('crank crank') ?? []).some((one) => !draft.knew(entry, one.entry))
-  if (turnedUnknown || isDisputed(draft, 'crank', 'crank')) return unknown
-  const zero = draft.figures.get(draft.jobId)?.zeros.frames.at(-1)?.zero
+  const turnedUnknown = (soFar.said.get('crank crank') ?? []).some((one) => !soFar.knew(entry, one.entry))
+  if (turnedUnknown || isDisputed(soFar, 'crank', 'crank')) return unknown
+  const zero = soFar.figures.get(soFar.jobId)?.zeros.frames.at(-1)?.zero
   const { place } = crankPlace(rotation, sheet, zero)
   const trimDeg = trimOf(sheet)
   if (poseSeenDeg !== undefined && Math.abs(totalDeg - poseSeenDeg) <= trimDeg) return { at: 'pose', totalDeg }
@@ -121,128 +121,128 @@ function apartNow(draft: StandDraft, entry: Entry): Apart {
   return { at: Math.abs(away) <= trimDeg ? 'pose' : 'elsewhere', totalDeg }
 }
 
-export function takeLoop(draft: StandDraft, entry: EntryOf<'loop'>): void {
-  noteSaid(draft, 'loop', entry.loopId, { entry, value: entry.change })
+export function takeLoop(soFar: StandSoFar, entry: EntryOf<'loop'>): void {
+  noteSaid(soFar, 'loop', entry.loopId, { entry, value: entry.change })
   const off = entry.change === 'off'
-  change(draft, {
+  change(soFar, {
     kind: 'loop',
     id: entry.loopId,
     entry,
-    next: () => ({ is: isDisputed(draft, 'loop', entry.loopId) ? 'unknown' : off ? 'off' : 'on', counts: [] }),
+    next: () => ({ is: isDisputed(soFar, 'loop', entry.loopId) ? 'unknown' : off ? 'off' : 'on', counts: [] }),
   })
-  if (off) letGoOfTensioners(draft, entry)
-  else endsSeenShut(draft, draft.map.behind(entry.loopId))
+  if (off) letGoOfTensioners(soFar, entry)
+  else endsSeenShut(soFar, soFar.map.behind(entry.loopId))
 }
 
 /** What held the loop tight says nothing more of it: that it is released has to be said again. */
-function letGoOfTensioners(draft: StandDraft, entry: EntryOf<'loop'>): void {
-  const sheet = draft.sheets.get(entry.sheetId) ?? draft.sheet
+function letGoOfTensioners(soFar: StandSoFar, entry: EntryOf<'loop'>): void {
+  const sheet = soFar.sheets.get(entry.sheetId) ?? soFar.sheet
   const loop = partsOf(sheet).loop(entry.loopId)
-  const { totalDeg } = draft.rotation
+  const { totalDeg } = soFar.rotation
   for (const { id } of partsOf(sheet).tensioners) {
     if (!(loop?.path.some(({ memberId }) => memberId === id) ?? true)) continue
-    const is = draft.tensioners.get(id)?.is ?? 'asArrived'
+    const is = soFar.tensioners.get(id)?.is ?? 'asArrived'
     if (isReleased(is)) {
-      keepName(draft, entry, id)
-      draft.tensioners.set(id, { is: 'notSaid', totalDeg })
+      keepName(soFar, entry, id)
+      soFar.tensioners.set(id, { is: 'notSaid', totalDeg })
     }
   }
 }
 
-export function endsSeenShut(draft: StandDraft, shaftIds: readonly string[]): void {
+export function endsSeenShut(soFar: StandSoFar, shaftIds: readonly string[]): void {
   for (const id of shaftIds) {
-    const camshaft = draft.camshafts.get(id)
+    const camshaft = soFar.camshafts.get(id)
     if (camshaft?.seenShut) {
-      draft.camshafts.set(id, { ...camshaft, seenShut: false })
-      endTrims(draft, [id])
+      soFar.camshafts.set(id, { ...camshaft, seenShut: false })
+      endTrims(soFar, [id])
     }
   }
 }
 
 /** A camshaft moved, went in, or is no longer relieved: where the parts before it came undone says nothing more. */
-export function endTrims(draft: StandDraft, shaftIds: readonly string[]): void {
+export function endTrims(soFar: StandSoFar, shaftIds: readonly string[]): void {
   for (const kind of ['loop', 'coupling'] as const)
-    for (const [id, link] of linksOf(draft, kind)) {
-      if (!link.apart || link.apart.at === 'elsewhere' || !draft.map.behind(id).some((one) => shaftIds.includes(one)))
+    for (const [id, link] of linksOf(soFar, kind)) {
+      if (!link.apart || link.apart.at === 'elsewhere' || !soFar.map.behind(id).some((one) => shaftIds.includes(one)))
         continue
-      setLink(draft, kind, id, { ...link, apart: { at: 'ended', totalDeg: undefined } })
+      setLink(soFar, kind, id, { ...link, apart: { at: 'ended', totalDeg: undefined } })
     }
 }
 
-export function takeMoved(draft: StandDraft, entry: EntryOf<'moved'>): void {
-  noteSaid(draft, 'loop', entry.loopId, { entry, value: 'on' })
-  const sheet = draft.sheets.get(entry.sheetId) ?? draft.sheet
+export function takeMoved(soFar: StandSoFar, entry: EntryOf<'moved'>): void {
+  noteSaid(soFar, 'loop', entry.loopId, { entry, value: 'on' })
+  const sheet = soFar.sheets.get(entry.sheetId) ?? soFar.sheet
   // Counts that do not end on the wheel it was moved over still hold.
   const ends = (markId: string) => sheet.marks.some(({ id, memberId }) => id === markId && memberId === entry.memberId)
-  change(draft, {
+  change(soFar, {
     kind: 'loop',
     id: entry.loopId,
     entry,
     next: ({ counts, is }) => ({
-      is: isDisputed(draft, 'loop', entry.loopId) ? 'unknown' : is,
+      is: isDisputed(soFar, 'loop', entry.loopId) ? 'unknown' : is,
       counts: counts.filter(
         ({ fromMarkId, toMarkId, phase }) => phase !== 'found' && !ends(fromMarkId) && !ends(toMarkId),
       ),
     }),
   })
-  draft.seats = { ...draft.seats, ...entry.seats }
+  soFar.seats = { ...soFar.seats, ...entry.seats }
 }
 
 /** A wheel set otherwise on its shaft: every loop round it wants counting by other figures, a coupling behind it reading. */
-export function takeAdjusted(draft: StandDraft, entry: EntryOf<'adjusted'>): void {
-  const sheet = draft.sheets.get(entry.sheetId) ?? draft.sheet
+export function takeAdjusted(soFar: StandSoFar, entry: EntryOf<'adjusted'>): void {
+  const sheet = soFar.sheets.get(entry.sheetId) ?? soFar.sheet
   const memberId = partsOf(sheet).adjuster(entry.adjusterId)?.memberId
   const round = sheet.loops.filter(({ path }) => path.some((part) => part.memberId === memberId))
   const joined = sheet.couplings.filter(({ fromId, toId }) => fromId === memberId || toId === memberId)
   // What it is a part of is not told: then it may be any.
   const loops = memberId === undefined || round.length + joined.length === 0 ? sheet.loops : round
-  for (const { id } of loops) change(draft, { kind: 'loop', id, entry, next: () => ({ counts: [] }) })
-  for (const { id } of joined) change(draft, { kind: 'coupling', id, entry, next: () => ({}) })
-  if (loops.length + joined.length === 0) touched(draft, entry)
+  for (const { id } of loops) change(soFar, { kind: 'loop', id, entry, next: () => ({ counts: [] }) })
+  for (const { id } of joined) change(soFar, { kind: 'coupling', id, entry, next: () => ({}) })
+  if (loops.length + joined.length === 0) touched(soFar, entry)
   // Only now: whether what went before was proved is told by the figures of before.
-  draft.seats = seatsAfter(sheet, draft.seats, [entry])
+  soFar.seats = seatsAfter(sheet, soFar.seats, [entry])
 }
 
-export function takeCoupling(draft: StandDraft, entry: EntryOf<'coupling'>): void {
+export function takeCoupling(soFar: StandSoFar, entry: EntryOf<'coupling'>): void {
   const { couplingId: id, change: to, steps, stepsTo = 0 } = entry
-  noteSaid(draft, 'coupling', id, { entry, value: to })
-  change(draft, {
+  noteSaid(soFar, 'coupling', id, { entry, value: to })
+  change(soFar, {
     kind: 'coupling',
     id,
     entry,
     next: (link) => ({
-      is: isDisputed(draft, 'coupling', id) ? 'unknown' : to === 'apart' ? 'off' : 'on',
+      is: isDisputed(soFar, 'coupling', id) ? 'unknown' : to === 'apart' ? 'off' : 'on',
       ...(to === 'together' ? { steps: link.steps + steps, stepsTo: link.stepsTo + stepsTo } : {}),
     }),
   })
-  if (to === 'together') endsSeenShut(draft, draft.map.behind(id))
+  if (to === 'together') endsSeenShut(soFar, soFar.map.behind(id))
 }
 
-export function takeCount(draft: StandDraft, entry: EntryOf<'count'>): void {
-  const loop = linkAt(draft, 'loop', entry.loopId)
+export function takeCount(soFar: StandSoFar, entry: EntryOf<'count'>): void {
+  const loop = linkAt(soFar, 'loop', entry.loopId)
   // Found is what was there before anything was touched; and what did not know of a change says nothing about it.
   if (entry.phase === 'found' && loop.jobId === entry.jobId) return
-  if (!loop.changes.every((one) => draft.knew(entry, one))) return
-  const countedAtDeg = draft.rotation.totalDeg
+  if (!loop.changes.every((one) => soFar.knew(entry, one))) return
+  const countedAtDeg = soFar.rotation.totalDeg
   const { jobId, fromMarkId, toMarkId } = entry
   const others = loop.counts.filter(
     (one) => one.jobId !== jobId || one.fromMarkId !== fromMarkId || one.toMarkId !== toMarkId,
   )
-  setLink(draft, 'loop', entry.loopId, { ...loop, counts: [...others, entry], countedAtDeg })
+  setLink(soFar, 'loop', entry.loopId, { ...loop, counts: [...others, entry], countedAtDeg })
 }
 
-export function takeTensioner(draft: StandDraft, entry: EntryOf<'tensioner'>): void {
-  keepName(draft, entry, entry.memberId)
-  noteSaid(draft, 'tensioner', entry.memberId, { entry, value: entry.state })
-  const before = draft.tensioners.get(entry.memberId)
+export function takeTensioner(soFar: StandSoFar, entry: EntryOf<'tensioner'>): void {
+  keepName(soFar, entry, entry.memberId)
+  noteSaid(soFar, 'tensioner', entry.memberId, { entry, value: entry.state })
+  const before = soFar.tensioners.get(entry.memberId)
   const released = isReleased(entry.state)
   const letGo = before && !isReleased(before.is)
-  draft.tensioners.set(entry.memberId, {
-    is: isDisputed(draft, 'tensioner', entry.memberId) ? 'unknown' : entry.state,
-    totalDeg: letGo ? before.totalDeg : draft.rotation.totalDeg,
+  soFar.tensioners.set(entry.memberId, {
+    is: isDisputed(soFar, 'tensioner', entry.memberId) ? 'unknown' : entry.state,
+    totalDeg: letGo ? before.totalDeg : soFar.rotation.totalDeg,
   })
-  draft.touchedOn.add(entry.sheetId)
-  if (!released) loosened(draft)
+  soFar.touchedOn.add(entry.sheetId)
+  if (!released) loosened(soFar)
 }
 
 /** Couplings that can be drawn apart, of a sheet. */

@@ -1,7 +1,7 @@
 import type { Job } from '../../model/engine'
 import type { Entry, EntryOf } from '../../model/entry'
 import { startRotation } from '../rotation'
-import type { StandDraft } from './draft'
+import type { StandSoFar } from './standSoFar'
 import { asItCame, couplingsOf, loosened } from './links'
 import type { Apart, LostJob } from './stand'
 
@@ -9,29 +9,29 @@ const ended: Apart = { at: 'ended', totalDeg: undefined }
 
 /** A job whose ledger cannot be had was here: every part that it may have undone, laid otherwise or left in is not known, nor where the crank stands,
  *  until somebody says what is seen. */
-export function forgetAfter(draft: StandDraft, lost: LostJob): void {
-  const { sheet } = draft
+export function forgetAfter(soFar: StandSoFar, lost: LostJob): void {
+  const { sheet } = soFar
   for (const [links, parts] of [
-    [draft.loops, sheet.loops],
-    [draft.couplings, couplingsOf(sheet)],
+    [soFar.loops, sheet.loops],
+    [soFar.couplings, couplingsOf(sheet)],
   ] as const)
     for (const { id } of parts)
       links.set(id, { ...asItCame, is: 'unknown', why: 'jobLost', apart: ended, suspect: true })
   for (const { id, kind } of sheet.members)
-    if (kind === 'tensioner') draft.tensioners.set(id, { is: 'unknown', totalDeg: undefined })
-  draft.reads.clear()
-  draft.ranSo = false
-  draft.touchedOn.add(sheet.id)
-  draft.rotation = { ...startRotation, totalDeg: draft.rotation.totalDeg }
-  draft.poseSeenDeg = undefined
-  draft.register = draft.register.map((item) => ({ ...item, totalDeg: undefined }))
-  loosened(draft)
-  draft.lost = [...draft.lost, lost]
+    if (kind === 'tensioner') soFar.tensioners.set(id, { is: 'unknown', totalDeg: undefined })
+  soFar.reads.clear()
+  soFar.ranSo = false
+  soFar.touchedOn.add(sheet.id)
+  soFar.rotation = { ...startRotation, totalDeg: soFar.rotation.totalDeg }
+  soFar.poseSeenDeg = undefined
+  soFar.register = soFar.register.map((item) => ({ ...item, totalDeg: undefined }))
+  loosened(soFar)
+  soFar.lost = [...soFar.lost, lost]
 }
 
 /** Somebody looked over the whole engine and found nothing of that job in it. Its loops and couplings are still to be said one by one. */
-export function settleLost(draft: StandDraft, { part }: EntryOf<'settled'>): void {
-  if (part.about === 'job') draft.lost = draft.lost.filter(({ jobId }) => jobId !== part.id)
+export function settleLost(soFar: StandSoFar, { part }: EntryOf<'settled'>): void {
+  if (part.about === 'job') soFar.lost = soFar.lost.filter(({ jobId }) => jobId !== part.id)
 }
 
 /** The jobs whose ledgers are not to be had: taken out, unreadable, or without a build sheet. `counter`: their last; undefined where that is not known

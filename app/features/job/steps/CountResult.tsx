@@ -116,7 +116,10 @@ function openExpected(
     value: `${fixed(verdict.expectedPitches, 2)} pitches`,
     plusMinus: expected?.from === 'geometry' ? '0.5 pitch' : undefined,
     readings: [
-      { label: 'Counted by this rule', value: `${written.counted}, ${ruleWords(written.rule, nounsOf(loop).counted.one)}` },
+      {
+        label: 'Counted by this rule',
+        value: `${written.counted}, ${ruleWords(written.rule, nounsOf(loop).counted.one)}`,
+      },
       { label: 'Pitches from mark to mark', value: fixed(verdict.foundPitches, 1) },
       {
         label: 'Along the other run',

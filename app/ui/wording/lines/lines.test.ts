@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest'
-import { entrySchema, type BuildSheet, type EntryDraft } from '@link-count/core/model'
+import { entrySchema, type BuildSheet, type NewEntry } from '@link-count/core/model'
 import { PART_IDS as ids } from '@link-count/core/starters'
 import {
-  benchSheet,
+  oneChainSheet,
   camMark,
   CYL,
   chain,
@@ -12,26 +12,26 @@ import {
   saw,
   stops,
   turned,
-} from '@link-count/core/testing/bench'
+} from '@link-count/core/testing/oneChain'
 import { everyKind } from '@link-count/core/testing/everyKind'
 import { buildDemo } from '../../../demo/buildDemo'
 import { tellLines } from '.'
 
-const base = benchSheet()
+const base = oneChainSheet()
 const sheet: BuildSheet = {
   ...base,
   shafts: [...base.shafts, { id: 'quill', name: 'Quill shaft', kind: 'pump', ratio: { num: 1, den: 2 } }],
   couplings: [{ id: 'q', kind: 'quill', fromId: ids.cam, toId: 'quill' }],
 }
 const inlet = sheet.cams[0]?.id ?? ''
-const words = (draft: EntryDraft, ...before: EntryDraft[]) => {
-  const all = entriesOf([...before, draft])
+const words = (newEntry: NewEntry, ...before: NewEntry[]) => {
+  const all = entriesOf([...before, newEntry])
   const last = all.at(-1)
   return last ? tellLines(sheet, all)(last) : ''
 }
 
 describe('a line of the ledger in words', () => {
-  test.each<[EntryDraft, string]>([
+  test.each<[NewEntry, string]>([
     [{ kind: 'tick', cautionId: 'fuelOff', ticked: true }, 'Ticked: Fuel shut; no vapour, no hot metal about'],
     [{ kind: 'step', target: 'trueTdc-cyl-1', outcome: 'done', reason: '' }, 'True TDC: done'],
     [
@@ -40,7 +40,7 @@ describe('a line of the ledger in words', () => {
     ],
     [chain('off'), 'Chain off'],
     [{ kind: 'tensioner', memberId: ids.tensioner, state: 'proven' }, 'Tensioner felt to push'],
-    [{ kind: 'dial', readToMm: 0.01 } as EntryDraft, 'Dial read to 0.01 mm'],
+    [{ kind: 'dial', readToMm: 0.01 } as NewEntry, 'Dial read to 0.01 mm'],
     [turned(-30, 'short'), 'Turned 30.0° back, short of it'],
     [turned(90, 'onMark', 95), 'Turned 90.0°, on the mark, wheel 95.0°'],
     [saw('thumb', 'firing'), 'Witness, thumb on the hole: firing'],
@@ -84,11 +84,11 @@ describe('a line of the ledger in words', () => {
     [{ kind: 'camSet', shaftId: ids.cam, offDeg: 0 }, 'Camshaft set: meets its mark'],
     [{ kind: 'note', text: 'Nut is left-handed' }, 'Nut is left-handed'],
     [{ kind: 'close', role: 'fitter', reason: '' }, 'Closed, signed: fitter'],
-  ])('%o', (draft, said) => expect(words(draft)).toBe(said))
+  ])('%o', (newEntry, said) => expect(words(newEntry)).toBe(said))
 
   test('readings of the wheel as the wheel was numbered when they were written', () => {
     expect(words(stops(340, 30), degreeWheel)).toBe('Stop contacts at 340.00° and 30.00°, cylinder 1')
-    const backwards: EntryDraft = { kind: 'degreeWheel', scale: { kind: 'full', rises: 'against', readToDeg: 1 } }
+    const backwards: NewEntry = { kind: 'degreeWheel', scale: { kind: 'full', rises: 'against', readToDeg: 1 } }
     // Numbered the other way, 30 on in the running direction is read as 330.
     expect(words(camMark(30, 'found'), backwards)).toContain('wheel 330.00°')
   })
@@ -110,9 +110,9 @@ describe('a line of the ledger in words', () => {
 })
 
 test('every kind of line has words, also where it points at parts that the sheet does not have', () => {
-  for (const draft of everyKind) {
-    const lost = JSON.parse(JSON.stringify(draft).replace(/"(\w+Id)":"[^"]*"/g, '"$1":"nowhere"')) as EntryDraft
-    for (const one of [draft, lost]) expect(words(one), one.kind).toMatch(/^(?!.*(undefined|NaN|\[object)).{3,}$/)
+  for (const newEntry of everyKind) {
+    const lost = JSON.parse(JSON.stringify(newEntry).replace(/"(\w+Id)":"[^"]*"/g, '"$1":"nowhere"')) as NewEntry
+    for (const one of [newEntry, lost]) expect(words(one), one.kind).toMatch(/^(?!.*(undefined|NaN|\[object)).{3,}$/)
   }
 })
 

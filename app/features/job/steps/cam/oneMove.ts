@@ -1,5 +1,5 @@
 import { readDrive } from '@link-count/core/drive'
-import type { BuildSheet, EntryDraft } from '@link-count/core/model'
+import type { BuildSheet, NewEntry } from '@link-count/core/model'
 import { laidBy, movesIn, type CountsOfLoop, type FoundMoves, type Move, type MoveSet } from '@link-count/core/search'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, ratioValue, type Side } from '@link-count/core/units'
@@ -33,15 +33,15 @@ export function draftsOf(
   set: MoveSet,
   after: readonly CountsOfLoop[],
   { sheet, side, stepId }: { readonly sheet: BuildSheet; readonly side: Side; readonly stepId: string },
-): EntryDraft[] {
+): NewEntry[] {
   const moves = movesIn(set)
   const laid = moves.flatMap((move) => laidBy(move, sheet) ?? [])
-  const teeth = laid.map((one, i): EntryDraft => {
+  const teeth = laid.map((one, i): NewEntry => {
     const last = laid.findLastIndex(({ loopId }) => loopId === one.loopId) === i
     const seats = last ? after.find(({ loop }) => loop.id === one.loopId)?.seats : undefined
     return { kind: 'moved', ...one, ...(seats && Object.keys(seats).length > 0 ? { seats } : {}), stepId }
   })
-  const others = moves.flatMap((move): EntryDraft[] => {
+  const others = moves.flatMap((move): NewEntry[] => {
     const { of, amount, laterDeg } = move
     switch (of?.part) {
       case 'coupling': {

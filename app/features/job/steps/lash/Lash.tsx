@@ -2,7 +2,7 @@ import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { lastIn } from '@link-count/core/ledger'
 import { bracket, judgeGap, oddGap, screwGapMm, SINGLE_LASH_HALF_MM } from '@link-count/core/lash'
-import { entryLimits, typedLimits, type Cam, type EntryDraft, type Phase } from '@link-count/core/model'
+import { entryLimits, typedLimits, type Cam, type NewEntry, type Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatInches, formatMm } from '@link-count/core/units'
 import {
@@ -104,7 +104,7 @@ function LashField({
     field.ask()
     if (goNoGo) noGo.ask()
     if (!field.value || asked || crossed || (goNoGo && !noGo.value)) return
-    const lash: EntryDraft = {
+    const lash: NewEntry = {
       kind: 'lash',
       camId: cam.id,
       phase,
@@ -212,7 +212,7 @@ const OddGap = ({
   </div>
 )
 
-export const replacing = (entryId: string | undefined): EntryDraft[] =>
+export const replacing = (entryId: string | undefined): NewEntry[] =>
   entryId ? [{ kind: 'strike', targetId: entryId, reason: 'replaced' }] : []
 
 function lashWords(

@@ -67,7 +67,7 @@ export function WhichTdc({ step }: { readonly step: Step }) {
           target={{ deg: 0, words: `TDC of cylinder ${name}` }}
           arrived={{
             words: `It stands there: wheel reads ${wheelAsSeen(wheelDeg, state)}`,
-            draft: { kind: 'stands', place: 'tdc', cylinderId, wheelDeg, stepId: step.id },
+            newEntry: { kind: 'stands', place: 'tdc', cylinderId, wheelDeg, stepId: step.id },
           }}
         />
       )}

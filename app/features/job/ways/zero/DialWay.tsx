@@ -38,7 +38,7 @@ export function DialWay(props: ZeroWayProps) {
   }
   const dropMm = drop.value?.value
   const badDrop = dropMm !== undefined && (dropMm < 0.01 || dropMm > 500)
-  const draft =
+  const read =
     !pair.both || dropMm === undefined || badDrop
       ? undefined
       : ({
@@ -52,9 +52,9 @@ export function DialWay(props: ZeroWayProps) {
   const write = () => {
     pair.ask()
     drop.ask()
-    if (!draft || !pair.found?.ok) return
+    if (!read || !pair.found?.ok) return
     const typed = [{ field: 'drop', text: drop.text }, ...pair.typed]
-    void say({ ...draft, typed, stepId: step.id }, [...pair.fields, drop])
+    void say({ ...read, typed, stepId: step.id }, [...pair.fields, drop])
   }
   return (
     <div className="stack">
@@ -70,7 +70,7 @@ export function DialWay(props: ZeroWayProps) {
         pair={pair}
         first="Wheel at that drop, before the top"
         second="Wheel at that drop, after the top"
-        draft={draft}
+        read={read}
         onEnter={write}
       />
       <LastMoved approach={approach} onChange={setApproach} />

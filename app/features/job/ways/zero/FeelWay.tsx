@@ -41,7 +41,7 @@ export function FeelWay(props: ZeroWayProps) {
       />
     )
   }
-  const draft =
+  const read =
     pair.both &&
     ({
       kind: 'dwell',
@@ -52,8 +52,8 @@ export function FeelWay(props: ZeroWayProps) {
     } as const)
   const write = () => {
     pair.ask()
-    if (!draft || !pair.found?.ok) return
-    void say({ ...draft, typed: pair.typed, stepId: step.id }, [...pair.fields])
+    if (!read || !pair.found?.ok) return
+    void say({ ...read, typed: pair.typed, stepId: step.id }, [...pair.fields])
   }
   return (
     <div className="stack">
@@ -71,7 +71,7 @@ export function FeelWay(props: ZeroWayProps) {
         pair={pair}
         first="It stops rising: the wheel reads"
         second="It begins to fall: the wheel reads"
-        draft={draft}
+        read={read}
         onEnter={write}
       />
       <p className="soft">

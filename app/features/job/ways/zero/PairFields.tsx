@@ -1,5 +1,5 @@
 import { fixed, wrapToSigned180 } from '@link-count/core/units'
-import { zeroAsTyped, type ZeroDraft } from '@link-count/core/ledger'
+import { zeroAsTyped, type ZeroTyped } from '@link-count/core/ledger'
 import { WheelInput } from '../../../../ui/fields'
 import { wheelAsSeen } from '../../../../ui/job'
 import { stopWords } from '../../../../ui/wording'
@@ -11,20 +11,19 @@ export function PairFields({
   pair,
   first,
   second,
-  draft,
+  read,
   onEnter,
 }: {
   readonly pair: Pair
   readonly first: string
   readonly second: string
   /** The reading as it would be written; undefined until all of it can be read. */
-  readonly draft: ZeroDraft | undefined
+  readonly read: ZeroTyped | undefined
   readonly onEnter: () => void
 }) {
   const { state, sheet } = useBench().view
   const { found } = pair
-  const reading =
-    draft && zeroAsTyped(sheet, { scale: state.degreeWheel, dialReadToMm: state.zeros.dialReadToMm }, draft)
+  const reading = read && zeroAsTyped(sheet, { scale: state.degreeWheel, dialReadToMm: state.zeros.dialReadToMm }, read)
   const corrected = reading && found?.ok && Math.abs(wrapToSigned180(reading.wheelDeg - found.value.wheelDeg)) >= 0.005
   return (
     <>
@@ -46,7 +45,7 @@ export function PairFields({
           <span className="soft">
             {reading
               ? `± ${fixed(2 * reading.sigmaDeg, 2)}° (two sigma)`
-              : draft && 'It counts as soon as the place of this cylinder on the crank is known.'}
+              : read && 'It counts as soon as the place of this cylinder on the crank is known.'}
           </span>
         </p>
       )}

@@ -13,18 +13,18 @@ export function StopWay(props: ZeroWayProps) {
   const { step, cylinder } = props
   const stop = useInCylinder('stop', props)
   const pair = usePair(`${job.id}:${step.id}:stop:${cylinder.id}`)
-  const read = state.zeroReadings.some(
+  const readBefore = state.zeroReadings.some(
     ({ method, cylinderId }) => method === 'positiveStop' && cylinderId === cylinder.id,
   )
   if (!stop) {
-    const words = read ? 'Stop in again, at another depth' : `Stop is in cylinder ${cylinder.name}`
-    return <InCylinder {...props} item="stop" change="in" words={words} filled={!read} />
+    const words = readBefore ? 'Stop in again, at another depth' : `Stop is in cylinder ${cylinder.name}`
+    return <InCylinder {...props} item="stop" change="in" words={words} filled={!readBefore} />
   }
-  const draft = pair.both && ({ kind: 'stopContacts', cylinderId: cylinder.id, ...pair.both } as const)
+  const read = pair.both && ({ kind: 'stopContacts', cylinderId: cylinder.id, ...pair.both } as const)
   const write = () => {
     pair.ask()
-    if (!draft || !pair.found?.ok) return
-    void say({ ...draft, typed: pair.typed, stepId: step.id }, [...pair.fields])
+    if (!read || !pair.found?.ok) return
+    void say({ ...read, typed: pair.typed, stepId: step.id }, [...pair.fields])
   }
   const onto = (which: 'first' | 'second') => askTurn({ ontoStop: which }, view, side)
   const label = (name: string, { may, words }: ReturnType<typeof onto>) => (may ? `${name}: ${words}` : name)
@@ -36,13 +36,13 @@ export function StopWay(props: ZeroWayProps) {
         pair={pair}
         first={label('First contact', onto('first'))}
         second={label('Second contact', onto('second'))}
-        draft={draft}
+        read={read}
         onEnter={write}
       />
-      <Button variant={read && !pair.both ? 'quiet' : 'filled'} onClick={write}>
+      <Button variant={readBefore && !pair.both ? 'quiet' : 'filled'} onClick={write}>
         Write both down
       </Button>
-      {read && <InCylinder {...props} item="stop" change="out" words="Stop is out" filled={!pair.both} />}
+      {readBefore && <InCylinder {...props} item="stop" change="out" words="Stop is out" filled={!pair.both} />}
     </div>
   )
 }

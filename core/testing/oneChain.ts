@@ -1,12 +1,12 @@
 import { foldJob, type JobState } from '../ledger'
-import type { BuildSheet, Entry, EntryDraft, Job } from '../model'
+import type { BuildSheet, Entry, NewEntry, Job } from '../model'
 import { beginSheet, PART_IDS as ids } from '../starters'
 
 const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
 const AT = '2026-01-05T08:00:00.000Z'
 
 /** A single-cylinder interference engine, 19 and 38 teeth, its expected count from a book: 29. */
-export function benchSheet(change: Partial<BuildSheet> = {}): BuildSheet {
+export function oneChainSheet(change: Partial<BuildSheet> = {}): BuildSheet {
   const base = beginSheet({ id: 'sheet', engineId: 'engine', at: AT, cylinders: 1, guide: false, tensioner: true })
   return {
     ...base,
@@ -30,7 +30,7 @@ export function benchSheet(change: Partial<BuildSheet> = {}): BuildSheet {
   }
 }
 
-export const benchJob: Job = {
+export const firstJob: Job = {
   id: 'job',
   engineId: 'engine',
   number: 1,
@@ -42,13 +42,13 @@ export const benchJob: Job = {
 
 let serial = 0
 /** Entries as one device would write them. */
-export function entriesOf(drafts: readonly EntryDraft[], device = 'd-1', from = 1): Entry[] {
-  return drafts.map(
-    (draft, i) =>
+export function entriesOf(newEntries: readonly NewEntry[], device = 'd-1', from = 1): Entry[] {
+  return newEntries.map(
+    (newEntry, i) =>
       ({
         conditions: [],
         typed: [],
-        ...draft,
+        ...newEntry,
         id: `e-${device}-${serial++}`,
         jobId: 'job',
         sheetId: 'sheet',
@@ -60,12 +60,12 @@ export function entriesOf(drafts: readonly EntryDraft[], device = 'd-1', from = 
   )
 }
 
-export const stateAfter = (drafts: readonly EntryDraft[], sheet = benchSheet(), job = benchJob): JobState =>
-  foldJob({ job, sheets: [sheet], entries: entriesOf(drafts) })
+export const stateAfter = (newEntries: readonly NewEntry[], sheet = oneChainSheet(), job = firstJob): JobState =>
+  foldJob({ job, sheets: [sheet], entries: entriesOf(newEntries) })
 
 /* Things that are often said. */
 export const CYL = 'cyl-1'
-export const madeSafe: EntryDraft[] = [
+export const madeSafe: NewEntry[] = [
   'manualFirst',
   'startingOff',
   'ignitionOff',
@@ -78,25 +78,25 @@ export const madeSafe: EntryDraft[] = [
   cautionId,
   ticked: true,
 }))
-export const degreeWheel: EntryDraft = {
+export const degreeWheel: NewEntry = {
   kind: 'degreeWheel',
   scale: { kind: 'full', rises: 'running', readToDeg: 0.5 },
 }
-export const stops = (firstDeg: number, secondDeg: number): EntryDraft => ({
+export const stops = (firstDeg: number, secondDeg: number): NewEntry => ({
   kind: 'stopContacts',
   cylinderId: CYL,
   firstDeg,
   secondDeg,
 })
-export const atTdc: EntryDraft = { kind: 'stands', place: 'tdc', cylinderId: CYL }
-export const atPose: EntryDraft = { kind: 'stands', place: 'pose', cylinderId: CYL }
-export const saw = (evidence: 'thumb' | 'lobes' | 'rocking', says: 'firing' | 'overlap'): EntryDraft => ({
+export const atTdc: NewEntry = { kind: 'stands', place: 'tdc', cylinderId: CYL }
+export const atPose: NewEntry = { kind: 'stands', place: 'pose', cylinderId: CYL }
+export const saw = (evidence: 'thumb' | 'lobes' | 'rocking', says: 'firing' | 'overlap'): NewEntry => ({
   kind: 'witness',
   cylinderId: CYL,
   evidence,
   says,
 })
-export const turned = (deg: number, ended: 'short' | 'onMark' | 'past' = 'onMark', wheelDeg?: number): EntryDraft => ({
+export const turned = (deg: number, ended: 'short' | 'onMark' | 'past' = 'onMark', wheelDeg?: number): NewEntry => ({
   kind: 'turned',
   deg,
   ended,
@@ -105,20 +105,20 @@ export const turned = (deg: number, ended: 'short' | 'onMark' | 'past' = 'onMark
 export const item = (
   kind: 'stop' | 'lock' | 'capsLoose' | 'rag' | 'valvesRelieved' | 'tabsNotBent',
   change: 'in' | 'out' = 'in',
-): EntryDraft => ({
+): NewEntry => ({
   kind: 'item',
   itemId: kind,
   item: kind,
   where: '',
   change,
 })
-export const chain = (change: 'off' | 'on'): EntryDraft => ({ kind: 'loop', loopId: ids.chain, change })
-export const tensioner = (state: 'heldBack' | 'fitted' | 'released' | 'proven'): EntryDraft => ({
+export const chain = (change: 'off' | 'on'): NewEntry => ({ kind: 'loop', loopId: ids.chain, change })
+export const tensioner = (state: 'heldBack' | 'fitted' | 'released' | 'proven'): NewEntry => ({
   kind: 'tensioner',
   memberId: ids.tensioner,
   state,
 })
-export const counted = (n: number, phase: 'found' | 'set' | 'left' = 'set'): EntryDraft => ({
+export const counted = (n: number, phase: 'found' | 'set' | 'left' = 'set'): NewEntry => ({
   kind: 'count',
   loopId: ids.chain,
   fromMarkId: ids.camMark,
@@ -128,7 +128,7 @@ export const counted = (n: number, phase: 'found' | 'set' | 'left' = 'set'): Ent
   counted: n,
   phase,
 })
-export const camMark = (wheelDeg: number, phase: 'found' | 'left'): EntryDraft => ({
+export const camMark = (wheelDeg: number, phase: 'found' | 'left'): NewEntry => ({
   kind: 'camMark',
   shaftId: ids.cam,
   markId: ids.camMark,
@@ -136,7 +136,7 @@ export const camMark = (wheelDeg: number, phase: 'found' | 'left'): EntryDraft =
   approach: 'running',
   wheelDeg,
 })
-export const halfProved: EntryDraft[] = [
+export const halfProved: NewEntry[] = [
   degreeWheel,
   stops(340, 30),
   stops(330, 40),
@@ -146,7 +146,7 @@ export const halfProved: EntryDraft[] = [
 ]
 
 /** A job done whole: made safe, the zero and the half proved, the chain off and on and counted, turned twice, read again by two witnesses. */
-export const wholeJob: EntryDraft[] = [
+export const wholeJob: NewEntry[] = [
   ...madeSafe,
   ...halfProved,
   chain('off'),

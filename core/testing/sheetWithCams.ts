@@ -16,7 +16,7 @@ export interface CamFigures {
 }
 
 /** One cylinder, one camshaft with both lobes at half speed, running clockwise, with these figures of the book. */
-export function camBench(inlet: CamFigures, exhaust: CamFigures, change: Partial<BuildSheet> = {}): BuildSheet {
+export function sheetWithCams(inlet: CamFigures, exhaust: CamFigures, change: Partial<BuildSheet> = {}): BuildSheet {
   const base = beginSheet({
     id: 's',
     engineId: 'e',

@@ -6,7 +6,7 @@ import type { CamRead } from './camWitnesses'
 export type Kept = { [K in EntryKind]?: Map<string, EntryOf<K>> }
 
 /** What a job's entries are folded into, one after the other; how the engine stands is folded over all of its jobs. */
-export interface Draft {
+export interface JobSoFar {
   ticked: Set<string>
   steps: Record<string, { outcome: 'done' | 'skipped'; reason: string }>
   kept: Kept
@@ -15,7 +15,7 @@ export interface Draft {
   camSet: Record<string, EntryOf<'camSet'>>
 }
 
-export const startDraft = (): Draft => ({
+export const startJobSoFar = (): JobSoFar => ({
   ticked: new Set(),
   steps: byId(),
   kept: {},
@@ -25,14 +25,14 @@ export const startDraft = (): Draft => ({
 })
 
 /** A copy that one line of a kind may change, and not what it was copied from. */
-export function copyOfDraft(draft: Draft, kind: EntryKind): Draft {
-  const own = draft.kept[kind] as ReadonlyMap<string, EntryOf<EntryKind>> | undefined
+export function copyOfJobSoFar(soFar: JobSoFar, kind: EntryKind): JobSoFar {
+  const own = soFar.kept[kind] as ReadonlyMap<string, EntryOf<EntryKind>> | undefined
   return {
-    ticked: new Set(draft.ticked),
-    steps: byId(Object.entries(draft.steps)),
-    kept: own ? { ...draft.kept, [kind]: new Map(own) } : { ...draft.kept },
-    camReads: [...draft.camReads],
-    counts: [...draft.counts],
-    camSet: byId(Object.entries(draft.camSet)),
+    ticked: new Set(soFar.ticked),
+    steps: byId(Object.entries(soFar.steps)),
+    kept: own ? { ...soFar.kept, [kind]: new Map(own) } : { ...soFar.kept },
+    camReads: [...soFar.camReads],
+    counts: [...soFar.counts],
+    camSet: byId(Object.entries(soFar.camSet)),
   }
 }

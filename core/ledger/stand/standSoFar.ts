@@ -25,7 +25,7 @@ export interface Said {
 }
 
 /** What the entries of an engine are folded into, one after the other. */
-export interface StandDraft {
+export interface StandSoFar {
   readonly knew: Knew
   readonly figures: ReadonlyMap<string, JobFigures>
   /** Every sheet that an entry may cite, for what was on it then. */
@@ -61,8 +61,8 @@ export interface StandDraft {
 }
 
 export function startStand(
-  base: Pick<StandDraft, 'knew' | 'figures' | 'sheets' | 'jobId' | 'sheet' | 'map'>,
-): StandDraft {
+  base: Pick<StandSoFar, 'knew' | 'figures' | 'sheets' | 'jobId' | 'sheet' | 'map'>,
+): StandSoFar {
   return {
     ...base,
     said: new Map(),
@@ -91,72 +91,72 @@ export function startStand(
 }
 
 /** A copy that folding on changes, and not what it was copied from: every list that a step changes in place is copied. */
-export const copyOfStand = (draft: StandDraft): StandDraft => ({
-  ...draft,
-  said: new Map(draft.said),
-  disputes: new Map(draft.disputes),
-  items: new Map(draft.items),
-  loops: new Map(draft.loops),
-  couplings: new Map(draft.couplings),
-  gone: new Map(draft.gone),
-  tensioners: new Map(draft.tensioners),
-  camshafts: new Map(draft.camshafts),
-  reads: new Map(draft.reads),
-  touchedOn: new Set(draft.touchedOn),
-  names: new Map(draft.names),
+export const copyOfStand = (soFar: StandSoFar): StandSoFar => ({
+  ...soFar,
+  said: new Map(soFar.said),
+  disputes: new Map(soFar.disputes),
+  items: new Map(soFar.items),
+  loops: new Map(soFar.loops),
+  couplings: new Map(soFar.couplings),
+  gone: new Map(soFar.gone),
+  tensioners: new Map(soFar.tensioners),
+  camshafts: new Map(soFar.camshafts),
+  reads: new Map(soFar.reads),
+  touchedOn: new Set(soFar.touchedOn),
+  names: new Map(soFar.names),
 })
 
 /** The stand as it is now; nothing that is folded later reaches it. */
-export const standOf = (draft: StandDraft): Stand => ({
-  rivals: rivalSheets([...draft.sheets.values()].filter(({ engineId }) => engineId === draft.sheet.engineId)),
-  register: draft.register,
-  loops: new Map(draft.loops),
-  couplings: new Map(draft.couplings),
-  tensioners: new Map(draft.tensioners),
-  camshafts: new Map(draft.camshafts),
-  reads: new Map(draft.reads),
-  rotation: draft.rotation,
-  poseSeenDeg: draft.poseSeenDeg,
-  disputes: [...draft.disputes.values()],
-  lost: draft.lost,
-  ranSo: draft.ranSo,
-  ranAsked: draft.ranAsked,
-  touchedInJob: draft.touchedInJob,
-  turnedTightDeg: draft.turnedTightDeg,
-  seats: draft.seats,
-  seatsAtStart: draft.seatsAtStart,
-  figures: draft.figures,
-  names: new Map(draft.names),
-  jobStartDeg: draft.jobStartDeg,
+export const standOf = (soFar: StandSoFar): Stand => ({
+  rivals: rivalSheets([...soFar.sheets.values()].filter(({ engineId }) => engineId === soFar.sheet.engineId)),
+  register: soFar.register,
+  loops: new Map(soFar.loops),
+  couplings: new Map(soFar.couplings),
+  tensioners: new Map(soFar.tensioners),
+  camshafts: new Map(soFar.camshafts),
+  reads: new Map(soFar.reads),
+  rotation: soFar.rotation,
+  poseSeenDeg: soFar.poseSeenDeg,
+  disputes: [...soFar.disputes.values()],
+  lost: soFar.lost,
+  ranSo: soFar.ranSo,
+  ranAsked: soFar.ranAsked,
+  touchedInJob: soFar.touchedInJob,
+  turnedTightDeg: soFar.turnedTightDeg,
+  seats: soFar.seats,
+  seatsAtStart: soFar.seatsAtStart,
+  figures: soFar.figures,
+  names: new Map(soFar.names),
+  jobStartDeg: soFar.jobStartDeg,
 })
 
 const keyOf = (about: Dispute['about'], id: string) => `${about} ${id}`
 
 /** Whether what entries do not agree on has been settled since. */
-export const isDisputed = (draft: StandDraft, about: Dispute['about'], id: string) =>
-  draft.disputes.has(keyOf(about, id))
+export const isDisputed = (soFar: StandSoFar, about: Dispute['about'], id: string) =>
+  soFar.disputes.has(keyOf(about, id))
 
 /** Notes what an entry says of a part. What it knew of is over; what it did not know of stands beside it, and where the two do not agree nobody knows. */
 export function noteSaid(
-  draft: StandDraft,
+  soFar: StandSoFar,
   about: Dispute['about'],
   id: string,
   { entry, value }: Said,
   disagree: (a: string, b: string) => boolean = (a, b) => a !== b,
 ): void {
   const key = keyOf(about, id)
-  const beside = (draft.said.get(key) ?? []).filter((one) => !draft.knew(entry, one.entry))
-  draft.said.set(key, [...beside, { entry, value }])
+  const beside = (soFar.said.get(key) ?? []).filter((one) => !soFar.knew(entry, one.entry))
+  soFar.said.set(key, [...beside, { entry, value }])
   const against = beside.filter((one) => disagree(one.value, value))
   if (against.length === 0) return
-  const before = draft.disputes.get(key)?.entryIds ?? []
+  const before = soFar.disputes.get(key)?.entryIds ?? []
   const entryIds = [...new Set([...before, ...against.map((one) => one.entry.id), entry.id])]
-  draft.disputes.set(key, { about, id, entryIds })
+  soFar.disputes.set(key, { about, id, entryIds })
 }
 
 /** Settles a dispute, if the entry knew of everything in it. */
-export function settle(draft: StandDraft, about: Dispute['about'], id: string, entry: Entry): void {
+export function settle(soFar: StandSoFar, about: Dispute['about'], id: string, entry: Entry): void {
   const key = keyOf(about, id)
-  const open = (draft.said.get(key) ?? []).filter((one) => one.entry !== entry && !draft.knew(entry, one.entry))
-  if (open.length === 0) draft.disputes.delete(key)
+  const open = (soFar.said.get(key) ?? []).filter((one) => one.entry !== entry && !soFar.knew(entry, one.entry))
+  if (open.length === 0) soFar.disputes.delete(key)
 }

@@ -1,12 +1,12 @@
 import type { JobState } from '../ledger'
-import type { BuildSheet, EntryDraft } from '../model'
+import type { BuildSheet, NewEntry } from '../model'
 import { beginSheet, NEEDS_TWO_BANKS, type Topology } from '../starters'
-import { stateAfter } from './bench'
+import { stateAfter } from './oneChain'
 
 const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
 
 /** A drive begun from a shape, its teeth counted, 30 pitches from mark to mark in every section of every loop. */
-export function driveBench(
+export function sheetWithDrive(
   drive: Topology,
   teeth: Readonly<Record<string, number>>,
   change: Partial<BuildSheet> = {},
@@ -49,7 +49,7 @@ export const stagedTeeth = {
 }
 
 /** Counted as found: so many teeth from the one wheel's mark to the other's. */
-export const countedFrom = (loopId: string, from: string, to: string, counted: number): EntryDraft => ({
+export const countedFrom = (loopId: string, from: string, to: string, counted: number): NewEntry => ({
   kind: 'count',
   loopId,
   fromMarkId: `mark-${from}`,
@@ -64,7 +64,7 @@ export const countedFrom = (loopId: string, from: string, to: string, counted: n
 export function readsLate(
   sheet: BuildSheet,
   late: Readonly<Record<string, number>>,
-  drafts: readonly EntryDraft[] = [],
+  newEntries: readonly NewEntry[] = [],
 ): JobState {
   const timing = Object.fromEntries(
     Object.entries(late).map(([id, latenessDeg]) => [
@@ -82,5 +82,5 @@ export function readsLate(
       },
     ]),
   )
-  return { ...stateAfter(drafts, sheet), timing }
+  return { ...stateAfter(newEntries, sheet), timing }
 }
