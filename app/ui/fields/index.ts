@@ -1,5 +1,6 @@
 export * from './fields'
 export * from './useDraft'
+export * from './FieldGroup'
 export * from './LengthInput'
 export * from './DegreesInput'
 export * from './WheelInput'

@@ -1,6 +1,6 @@
 import { NativeSelect, TextInput } from '@mantine/core'
 import type { ReactNode } from 'react'
-import { useDraft } from '../../../ui/fields'
+import { FieldGroup, useDraft } from '../../../ui/fields'
 import type { SheetChange } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
 
@@ -9,7 +9,7 @@ export function Section({ title, lead, children }: { title: string; lead?: strin
     <section className="sheet-section">
       <h2>{title}</h2>
       {lead && <p className="soft">{lead}</p>}
-      <div className="fields">{children}</div>
+      <FieldGroup className="fields">{children}</FieldGroup>
     </section>
   )
 }

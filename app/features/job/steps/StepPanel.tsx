@@ -1,4 +1,5 @@
 import type { Step, StepStatus } from '@link-count/core/runSheet'
+import { FieldGroup } from '../../../ui/fields'
 import { hindranceWords, stepTitle } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { stepViews } from '.'
@@ -12,7 +13,13 @@ export function StepPanel({ step, status }: { readonly step: Step; readonly stat
       <h2 id="step-title" tabIndex={-1}>
         {stepTitle(step, view.sheet)}
       </h2>
-      {status.hindrance ? <p>{hindranceWords(status.hindrance, view.sheet)}</p> : <Panel key={step.id} step={step} />}
+      {status.hindrance ? (
+        <p>{hindranceWords(status.hindrance, view.sheet)}</p>
+      ) : (
+        <FieldGroup>
+          <Panel key={step.id} step={step} />
+        </FieldGroup>
+      )}
       {step.kind !== 'card' && <StepFooter step={step} status={status} />}
     </section>
   )
