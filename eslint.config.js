@@ -35,6 +35,11 @@ export default tseslint.config(
       'no-console': 'off',
     },
   },
+  {
+    files: ['core/**/*.ts', 'app/**/*.{ts,tsx}', 'server/**/*.ts', 'scripts/**'],
+    ignores: ['**/*.test.{ts,tsx}', '**/*.bench.ts'],
+    rules: { 'max-lines-per-function': ['error', 80] },
+  },
   { files: ['app/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
   ban(['core/**/*.ts'], [...interfaceOnly, 'zod'], 'core knows no interface, and only core/model imports Zod.'),
   ban(['core/model/**/*.ts'], interfaceOnly, 'core knows no interface.'),

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react'
 import { showOnScale } from '@link-count/core/degreeWheel'
-import { DEFAULT_SCALE } from '@link-count/core/ledger'
+import { DEFAULT_SCALE, type JobState } from '@link-count/core/ledger'
 import type { WheelScale } from '@link-count/core/model'
 import { wrapTo360 } from '@link-count/core/units'
 import { useSize } from '../../../ui/face'
@@ -69,18 +69,7 @@ export function DegreeWheel() {
                 </text>
               </g>
             ))}
-            {state.zero && (
-              <g transform={at(state.zero.wheelDeg)}>
-                <path d={wedge(r, Math.max(0.4, state.zero.plusMinusDeg))} className="zero-wedge" />
-                <path
-                  d={`M0 ${-r * 0.3}V${-r - 4}`}
-                  className={state.zero.proved ? 'zero-line proved-line' : 'zero-line'}
-                />
-                <text y={-r * 0.36} textAnchor="middle" className="zero-words">
-                  TDC
-                </text>
-              </g>
-            )}
+            {state.zero && <ZeroOnWheel zero={state.zero} r={r} transform={at(state.zero.wheelDeg)} />}
             <circle r="7" className="wheel-hub" />
           </g>
           <path d={`M0 ${-r - 3}l-9 -20h18z`} className="pointer" />
@@ -92,6 +81,25 @@ export function DegreeWheel() {
     </div>
   )
 }
+
+/** The zero with its ± as a wedge. */
+const ZeroOnWheel = ({
+  zero,
+  r,
+  transform,
+}: {
+  readonly zero: NonNullable<JobState['zero']>
+  readonly r: number
+  readonly transform: string
+}) => (
+  <g transform={transform}>
+    <path d={wedge(r, Math.max(0.4, zero.plusMinusDeg))} className="zero-wedge" />
+    <path d={`M0 ${-r * 0.3}V${-r - 4}`} className={zero.proved ? 'zero-line proved-line' : 'zero-line'} />
+    <text y={-r * 0.36} textAnchor="middle" className="zero-words">
+      TDC
+    </text>
+  </g>
+)
 
 function wedge(r: number, halfDeg: number): string {
   const [x, y] = [r * Math.sin((halfDeg * Math.PI) / 180), -r * Math.cos((halfDeg * Math.PI) / 180)]

@@ -2,6 +2,7 @@ import { useDrag } from '@use-gesture/react'
 import { useEffect, useRef, useState } from 'react'
 import { valveEvents } from '@link-count/core/cams'
 import { firingDegOf } from '@link-count/core/cylinders'
+import type { BuildSheet } from '@link-count/core/model'
 import { cycleEvents, strokesOf, type Stroke } from '@link-count/core/runSheet'
 import { fixed, wrapToCycle } from '@link-count/core/units'
 import type { JobView } from '../../../domain/views'
@@ -10,6 +11,8 @@ import { missedTurnWords, turnWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { NextCylinder } from '../NextCylinder'
 import { eventWords, nextThing } from '../turnPlan'
+
+type Cylinder = BuildSheet['cylinders'][number]
 
 /** With many cylinders the rows are low: the words shrink to what still tells them apart. */
 const short4: Record<Stroke, string> = {
@@ -25,29 +28,15 @@ const short = { inlet: { opens: 'IO', closes: 'IC' }, exhaust: { opens: 'EO', cl
 /** The ribbon of one whole cycle: strokes of each cylinder, events of the zero cylinder, where the crank is drawn and where the ledger
  *  has it, and how far it is to the next thing. */
 export function Strip() {
-  const { view, side, drawn } = useBench()
+  const { view, drawn } = useBench()
   const { sheet, state } = view
-  const line = useRef<HTMLDivElement>(null)
   const rows = useRef<HTMLDivElement>(null)
   const { cycleDeg } = sheet
-  useEffect(() => {
-    const draw = () => {
-      if (line.current) line.current.style.left = `${(drawn.get() / cycleDeg) * 100}%`
-    }
-    draw()
-    return drawn.subscribe(draw)
-  }, [drawn, cycleDeg])
-  const [going, setGoing] = useState(false)
+  const line = useDrawnLine()
   const order = [...sheet.cylinders].sort(
     (a, b) => (firingDegOf(sheet, a.id) ?? Infinity) - (firingDegOf(sheet, b.id) ?? Infinity),
   )
   const dense = order.length > 6
-  const events = cycleEvents(sheet).filter(
-    ({ kind, cylinderId }) => (kind === 'opens' || kind === 'closes') && cylinderId === sheet.zeroCylinderId,
-  )
-  const found = foundEvents(view)
-  const next = nextThing(view)
-  const share = (deg: number) => `${(deg / cycleDeg) * 100}%`
   const moveTo = (clientX: number) => {
     const box = rows.current?.getBoundingClientRect()
     if (box) drawn.set(Math.max(0, Math.min(cycleDeg - 0.1, ((clientX - box.left) / box.width) * cycleDeg)))
@@ -62,56 +51,13 @@ export function Strip() {
         ))}
       </div>
       <div ref={rows} className="strip-rows" {...drag()}>
-        <div className="strip-events-row" aria-hidden="true">
-          {events.map(({ kind, valve, atDeg }) => {
-            const words = valve && short[valve][kind as 'opens']
-            // The inlet opens just before the exhaust closes: its words stand on the other side of its arrow.
-            return words === 'IO' ? (
-              <span key={words} className="strip-event before" style={{ left: share(atDeg) }}>
-                {words} ▾
-              </span>
-            ) : (
-              <span key={words} className="strip-event" style={{ left: share(atDeg) }}>
-                ▾ {words}
-              </span>
-            )
-          })}
-        </div>
-        {found.map(({ key, atDeg }) => (
-          <span key={key} className="strip-found" style={{ left: share(atDeg) }} aria-hidden="true" />
+        <Events />
+        {order.map((cylinder) => (
+          <Strokes key={cylinder.id} cylinder={cylinder} dense={dense} />
         ))}
-        {found.length > 0 && (
-          <span className="unseen">As read, against the book: {found.map(({ words }) => words).join(', ')}.</span>
-        )}
-        {order.map(({ id, name }) => {
-          const spans = strokesOf(sheet, id)
-          return (
-            <div
-              key={id}
-              className="strip-row"
-              role="img"
-              aria-label={`Cylinder ${name}: ${spans.map(({ stroke, fromDeg, toDeg }) => `${stroke} ${fixed(fromDeg, 0)} to ${fixed(toDeg, 0)}`).join(', ') || 'firing TDC not known'}`}
-            >
-              {spans.length === 0 && (
-                <span className="stroke unknown-stroke">
-                  {cycleDeg === 720 ? 'firing ' : ''}TDC of {name} not known
-                </span>
-              )}
-              {spans.map(({ stroke, fromDeg, toDeg }) => (
-                <span
-                  key={fromDeg}
-                  className={`stroke ${stroke}`}
-                  style={{ left: share(fromDeg), width: share(toDeg - fromDeg) }}
-                >
-                  {toDeg - fromDeg > 60 ? (dense ? short4[stroke] : stroke) : ''}
-                </span>
-              ))}
-            </div>
-          )
-        })}
         <div className="strip-scale" aria-hidden="true">
           {Array.from({ length: 9 }, (_, i) => (cycleDeg / 8) * i).map((deg) => (
-            <span key={deg} style={{ left: share(deg) }}>
+            <span key={deg} style={{ left: share(deg, cycleDeg) }}>
               {deg}
             </span>
           ))}
@@ -119,18 +65,113 @@ export function Strip() {
         {state.crank.deg !== undefined && (
           <div
             className="strip-engine"
-            style={{ left: share(state.crank.deg) }}
+            style={{ left: share(state.crank.deg, cycleDeg) }}
             title="The engine's crank, by the ledger"
             aria-hidden="true"
           />
         )}
         <div ref={line} className="strip-line" aria-hidden="true" />
       </div>
+      <WhatIsNext />
+    </div>
+  )
+}
+
+const share = (deg: number, cycleDeg: number) => `${(deg / cycleDeg) * 100}%`
+
+/** A line that follows the drawn crank without being rendered anew. */
+function useDrawnLine() {
+  const { view, drawn } = useBench()
+  const { cycleDeg } = view.sheet
+  const line = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    const draw = () => {
+      if (line.current) line.current.style.left = share(drawn.get(), cycleDeg)
+    }
+    draw()
+    return drawn.subscribe(draw)
+  }, [drawn, cycleDeg])
+  return line
+}
+
+/** Openings and closings of the zero cylinder, by the book and as they were read. */
+function Events() {
+  const { view } = useBench()
+  const { sheet } = view
+  const { cycleDeg } = sheet
+  const events = cycleEvents(sheet).filter(
+    ({ kind, cylinderId }) => (kind === 'opens' || kind === 'closes') && cylinderId === sheet.zeroCylinderId,
+  )
+  const found = foundEvents(view)
+  return (
+    <>
+      <div className="strip-events-row" aria-hidden="true">
+        {events.map(({ kind, valve, atDeg }) => {
+          const words = valve && short[valve][kind as 'opens']
+          // The inlet opens just before the exhaust closes: its words stand on the other side of its arrow.
+          return words === 'IO' ? (
+            <span key={words} className="strip-event before" style={{ left: share(atDeg, cycleDeg) }}>
+              {words} ▾
+            </span>
+          ) : (
+            <span key={words} className="strip-event" style={{ left: share(atDeg, cycleDeg) }}>
+              ▾ {words}
+            </span>
+          )
+        })}
+      </div>
+      {found.map(({ key, atDeg }) => (
+        <span key={key} className="strip-found" style={{ left: share(atDeg, cycleDeg) }} aria-hidden="true" />
+      ))}
+      {found.length > 0 && (
+        <span className="unseen">As read, against the book: {found.map(({ words }) => words).join(', ')}.</span>
+      )}
+    </>
+  )
+}
+
+/** Strokes of one cylinder. One that the ends of the strip cut in two has room for its short name only. */
+function Strokes({ cylinder: { id, name }, dense }: { readonly cylinder: Cylinder; readonly dense: boolean }) {
+  const { sheet } = useBench().view
+  const { cycleDeg } = sheet
+  const spans = strokesOf(sheet, id)
+  const wordsOf = (stroke: Stroke, deg: number) => (deg > 120 && !dense ? stroke : deg > 60 ? short4[stroke] : '')
+  return (
+    <div
+      className="strip-row"
+      role="img"
+      aria-label={`Cylinder ${name}: ${spans.map(({ stroke, fromDeg, toDeg }) => `${stroke} ${fixed(fromDeg, 0)} to ${fixed(toDeg, 0)}`).join(', ') || 'firing TDC not known'}`}
+    >
+      {spans.length === 0 && (
+        <span className="stroke unknown-stroke">
+          {cycleDeg === 720 ? 'firing ' : ''}TDC of {name} not known
+        </span>
+      )}
+      {spans.map(({ stroke, fromDeg, toDeg }) => (
+        <span
+          key={fromDeg}
+          className={`stroke ${stroke}`}
+          style={{ left: share(fromDeg, cycleDeg), width: share(toDeg - fromDeg, cycleDeg) }}
+        >
+          {wordsOf(stroke, toDeg - fromDeg)}
+        </span>
+      ))}
+    </div>
+  )
+}
+
+function WhatIsNext() {
+  const { view, side } = useBench()
+  const { sheet, state } = view
+  const [going, setGoing] = useState(false)
+  const next = nextThing(view)
+  const { missed } = state.crank
+  return (
+    <>
       <p className="strip-next">
-        {state.crank.missed ? (
+        {missed ? (
           <strong className="brass">
-            {missedTurnWords[state.crank.missed]}{' '}
-            {state.crank.missed !== 'shortWayBack' && askTurn({ again: 'oneMoreTurn' }, view, side).words}
+            {missedTurnWords[missed]} {missed !== 'shortWayBack' && askTurn({ again: 'oneMoreTurn' }, view, side).words}
           </strong>
         ) : next ? (
           <>
@@ -147,7 +188,7 @@ export function Strip() {
         )}
       </p>
       {going && <NextCylinder onClose={() => setGoing(false)} />}
-    </div>
+    </>
   )
 }
 

@@ -25,21 +25,11 @@ const Y_AXIS_PX = 44
 /** Lift of every valve of one cylinder against the crank: the book's, as it was found over it, what was read as points, the piston on the
  *  same axis; and each lobe as a clock face that turns with the crank. */
 export default function ValvesView() {
-  const { view, drawn } = useBench()
+  const { view } = useBench()
   const { sheet } = view
   const [cylinderId, setCylinderId] = useState(sheet.zeroCylinderId)
   const cams = sheet.cams.filter((cam) => cam.cylinderId === cylinderId)
   const chart = useMemo(() => chartOf(view, cylinderId), [view, cylinderId])
-  const line = useRef<HTMLDivElement>(null)
-  const { cycleDeg } = sheet
-  useEffect(() => {
-    const draw = () => {
-      if (line.current) line.current.style.setProperty('--at', String(drawn.get() / cycleDeg))
-    }
-    draw()
-    return drawn.subscribe(draw)
-  }, [drawn, cycleDeg])
-  const overlap = overlapOf(sheet, cylinderId)
   return (
     <div className="valves">
       <NativeSelect
@@ -50,75 +40,7 @@ export default function ValvesView() {
         data={sheet.cylinders.map(({ id, name }) => ({ value: id, label: `Cylinder ${name}` }))}
       />
       {chart ? (
-        <figure className="valves-chart" aria-label={chart.said}>
-          <div className="valves-plot">
-            <ResponsiveContainer width="100%" height="100%">
-              <LineChart data={chart.rows} margin={MARGIN} accessibilityLayer={false}>
-                <XAxis
-                  type="number"
-                  dataKey="deg"
-                  domain={[0, cycleDeg]}
-                  ticks={Array.from({ length: cycleDeg / 90 + 1 }, (_, i) => i * 90)}
-                  stroke="var(--soft)"
-                  tick={{ fontSize: 13, fill: 'var(--soft)' }}
-                />
-                <YAxis
-                  width={Y_AXIS_PX}
-                  domain={[0, chart.mostMm]}
-                  ticks={chart.ticks}
-                  allowDataOverflow
-                  tickFormatter={(mm: number) => fixed(mm, mm % 1 === 0 ? 0 : 1)}
-                  stroke="var(--soft)"
-                  tick={{ fontSize: 13, fill: 'var(--soft)' }}
-                  label={{ value: 'mm', position: 'insideTopLeft', fill: 'var(--soft)', fontSize: 13 }}
-                />
-                {overlap && overlap.fromDeg >= 0 && overlap.toDeg <= cycleDeg && (
-                  <ReferenceArea
-                    x1={overlap.fromDeg}
-                    x2={overlap.toDeg}
-                    fill="var(--brass)"
-                    fillOpacity={0.16}
-                    label={{ value: 'overlap', position: 'insideTop', fill: 'var(--brass)', fontSize: 13 }}
-                  />
-                )}
-                {chart.checkingMm !== undefined && (
-                  <ReferenceLine y={chart.checkingMm} stroke="var(--soft)" strokeDasharray="2 5" />
-                )}
-                <Line
-                  dataKey="piston"
-                  stroke="var(--steel-3)"
-                  strokeWidth={1.5}
-                  dot={false}
-                  isAnimationActive={false}
-                />
-                {chart.lines.map(({ key, dashed, own }) => (
-                  <Line
-                    key={key}
-                    dataKey={key}
-                    stroke={own ? 'var(--blue)' : 'var(--brass)'}
-                    strokeWidth={own ? 2 : 2.5}
-                    {...(dashed ? { strokeDasharray: '7 5' } : {})}
-                    dot={false}
-                    isAnimationActive={false}
-                  />
-                ))}
-                {chart.points.map(({ deg, mm }, i) => (
-                  <ReferenceDot key={i} x={deg} y={mm} r={4.5} fill="var(--blue)" stroke="var(--bench)" />
-                ))}
-              </LineChart>
-            </ResponsiveContainer>
-            <div ref={line} className="valves-line" aria-hidden="true" />
-          </div>
-          <figcaption className="soft">
-            <span className="brass">Brass</span> by the book
-            {chart.hasFound && (
-              <>
-                , <span className="blue">blue</span> {chart.phase === 'left' ? 'as left' : 'as found'}
-              </>
-            )}
-            ; exhaust broken, inlet drawn out. Grey: the piston below its top. Dotted: the lift its events are told at.
-          </figcaption>
-        </figure>
+        <LiftChart chart={chart} cylinderId={cylinderId} />
       ) : (
         <p className="valves-none">
           The lobes are not known yet: the build sheet needs openings and closings at a lift, and the top lift, or a
@@ -129,6 +51,105 @@ export default function ValvesView() {
     </div>
   )
 }
+
+type Chart = NonNullable<ReturnType<typeof chartOf>>
+
+function LiftChart({ chart, cylinderId }: { readonly chart: Chart; readonly cylinderId: string }) {
+  const { view, drawn } = useBench()
+  const { cycleDeg } = view.sheet
+  const line = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    const draw = () => {
+      if (line.current) line.current.style.setProperty('--at', String(drawn.get() / cycleDeg))
+    }
+    draw()
+    return drawn.subscribe(draw)
+  }, [drawn, cycleDeg])
+  return (
+    <figure className="valves-chart" aria-label={chart.said}>
+      <div className="valves-plot">
+        <ResponsiveContainer width="100%" height="100%">
+          <LineChart data={chart.rows} margin={MARGIN} accessibilityLayer={false}>
+            {axes(chart, cycleDeg)}
+            {overlapArea(view.sheet, cylinderId)}
+            {chart.checkingMm !== undefined && (
+              <ReferenceLine y={chart.checkingMm} stroke="var(--soft)" strokeDasharray="2 5" />
+            )}
+            {curves(chart)}
+          </LineChart>
+        </ResponsiveContainer>
+        <div ref={line} className="valves-line" aria-hidden="true" />
+      </div>
+      <figcaption className="soft">
+        <span className="brass">Brass</span> by the book
+        {chart.hasFound && (
+          <>
+            , <span className="blue">blue</span> {chart.phase === 'left' ? 'as left' : 'as found'}
+          </>
+        )}
+        ; exhaust broken, inlet drawn out. Grey: the piston below its top. Dotted: the lift its events are told at.
+      </figcaption>
+    </figure>
+  )
+}
+
+const axes = ({ mostMm, ticks }: Chart, cycleDeg: number) => (
+  <>
+    <XAxis
+      type="number"
+      dataKey="deg"
+      domain={[0, cycleDeg]}
+      ticks={Array.from({ length: cycleDeg / 90 + 1 }, (_, i) => i * 90)}
+      stroke="var(--soft)"
+      tick={{ fontSize: 13, fill: 'var(--soft)' }}
+    />
+    <YAxis
+      width={Y_AXIS_PX}
+      domain={[0, mostMm]}
+      ticks={ticks}
+      allowDataOverflow
+      tickFormatter={(mm: number) => fixed(mm, mm % 1 === 0 ? 0 : 1)}
+      stroke="var(--soft)"
+      tick={{ fontSize: 13, fill: 'var(--soft)' }}
+      label={{ value: 'mm', position: 'insideTopLeft', fill: 'var(--soft)', fontSize: 13 }}
+    />
+  </>
+)
+
+function overlapArea(sheet: BuildSheet, cylinderId: string) {
+  const overlap = overlapOf(sheet, cylinderId)
+  if (!overlap || overlap.fromDeg < 0 || overlap.toDeg > sheet.cycleDeg) return null
+  return (
+    <ReferenceArea
+      x1={overlap.fromDeg}
+      x2={overlap.toDeg}
+      fill="var(--brass)"
+      fillOpacity={0.16}
+      label={{ value: 'overlap', position: 'insideTop', fill: 'var(--brass)', fontSize: 13 }}
+    />
+  )
+}
+
+/** The piston, each valve by the book and as it was read, and the readings as points. */
+const curves = ({ lines, points }: Chart) => (
+  <>
+    <Line dataKey="piston" stroke="var(--steel-3)" strokeWidth={1.5} dot={false} isAnimationActive={false} />
+    {lines.map(({ key, dashed, own }) => (
+      <Line
+        key={key}
+        dataKey={key}
+        stroke={own ? 'var(--blue)' : 'var(--brass)'}
+        strokeWidth={own ? 2 : 2.5}
+        {...(dashed ? { strokeDasharray: '7 5' } : {})}
+        dot={false}
+        isAnimationActive={false}
+      />
+    ))}
+    {points.map(({ deg, mm }, i) => (
+      <ReferenceDot key={i} x={deg} y={mm} r={4.5} fill="var(--blue)" stroke="var(--bench)" />
+    ))}
+  </>
+)
 
 interface Curve {
   readonly key: string
