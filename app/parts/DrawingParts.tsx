@@ -18,8 +18,6 @@ import { FaceStill } from '../ui/face'
 import { StillPicture } from '../ui/face/StillPicture'
 import { Logo } from '../ui/Logo'
 import { PaperPreview } from '../ui/paper/PaperPreview'
-import '../features/job/bench/bench.css'
-import '../features/job/bench/strip.css'
 import { Part, Shelf } from './Parts'
 
 const sheets = demoRecords.sheets.filter(({ shafts, version }) => shafts.length > 1 && version === 1)

@@ -3,7 +3,6 @@ import type { BuildSheet } from '@link-count/core/model'
 import { PART_IDS as ids } from '@link-count/core/starters'
 import { GuardShape } from '../ui/GuardShape'
 import { guardSentence, guardShort, reasonWords, verdictTitle } from '../ui/wording'
-import '../features/job/guard/guard.css'
 import { Part, Shelf } from './Parts'
 
 const item = {

@@ -2,6 +2,7 @@ import { Button } from '@mantine/core'
 import { useAppDispatch } from '../store'
 import { saveToFile } from '../ui/saveToFile'
 import { useWorkshop } from '../ui/WorkshopContext'
+import './StorageClosed.css'
 
 /** The database was closed under the page: what is on the screen can still be saved to a file, and nothing more can be written. */
 export function StorageClosed({ why }: { readonly why: string }) {

@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core'
 import { useRegisterSW } from 'virtual:pwa-register/react'
+import './UpdateOffer.css'
 
 /** A newer Link Count is offered, never forced: nothing changes until it is taken. */
 export function UpdateOffer() {

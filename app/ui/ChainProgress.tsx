@@ -1,4 +1,5 @@
 import type { PinState } from '../domain/summaries'
+import './ChainProgress.css'
 
 const words: Record<PinState, string> = {
   done: 'done',

@@ -1,5 +1,6 @@
 import { Modal, type ModalProps } from '@mantine/core'
 import { useLayoutEffect, type ReactNode } from 'react'
+import './Dialog.css'
 
 /** A dialog over the page; while it is open the page behind it can neither be reached nor read out. */
 export function Dialog({

@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react'
 import { Dialog } from './Dialog'
+import './Figure.css'
 
 export interface Opened {
   readonly title: string

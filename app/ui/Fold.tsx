@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import './Fold.css'
 
 /** A part of a step or sheet that is folded until it is wanted, with a word of how it stands. */
 export function Fold({

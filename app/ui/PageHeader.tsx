@@ -2,6 +2,7 @@ import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { Logo } from './Logo'
 import { useWorkshop } from './WorkshopContext'
+import './PageHeader.css'
 
 /** The top of every page: where one is, which workshop is open, and the page's own buttons. */
 export function PageHeader({

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
 import { ErrorBoundary } from 'react-error-boundary'
+import './PartBoundary.css'
 
 /** A part of a page that fails alone: the rest goes on, and what was written is stored. `of`: what failed, as a mechanic would call it; `resetBy`: with
  *  another of these it is tried again. */

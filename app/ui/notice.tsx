@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core'
+import './notice.css'
 
 /** Where notices are shown; loaded when the first is. */
 export const notices = () => import('@mantine/notifications').then(({ notifications }) => notifications)

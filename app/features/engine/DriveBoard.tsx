@@ -8,6 +8,7 @@ import { AS_MARKED, makeDriveScene } from '@link-count/core/scene'
 import { boxOf, FaceStill, makeProjection, STILL_MARGIN, type Projection } from '../../ui/face'
 import { patchShaft } from './sheetChanges'
 import { useSheetEditor } from './SheetEditor'
+import './DriveBoard.css'
 
 const SIZE = { width: 300, height: 320 }
 const STEP_MM: Readonly<Record<string, readonly [x: number, y: number]>> = {

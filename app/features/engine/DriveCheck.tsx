@@ -11,6 +11,7 @@ import { RepeatTable } from './RepeatTable'
 import { RunTable } from './RunTable'
 import { useSheetEditor } from './SheetEditor'
 import { TeethByCalliper } from './TeethByCalliper'
+import './DriveCheck.css'
 
 /** What the figures so far make: the drive drawn, whether ratios and lengths close, what each gap costs. */
 export function DriveCheck() {

@@ -5,6 +5,7 @@ import { linkMapDrawing, tilePages } from '@link-count/core/paper'
 import { fixed } from '@link-count/core/units'
 import { download } from '../../ui/download'
 import { nounsOf } from '../../ui/wording'
+import './LinkMap.css'
 
 const PX_PER_PITCH = 11
 

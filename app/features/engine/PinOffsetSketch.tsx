@@ -1,4 +1,5 @@
 import type { Hand } from '@link-count/core/units'
+import './PinOffsetSketch.css'
 
 /** Crank, rod and piston a little after TDC, the offset drawn far larger than it is, so that its side can be checked by eye. */
 export function PinOffsetSketch({

@@ -3,6 +3,7 @@ import type { BuildSheet } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed } from '@link-count/core/units'
 import { Fold } from '../../ui/Fold'
+import './RunTable.css'
 
 /** Every run and wrap of every loop, in the order of travel, to check by calliper and by eye. */
 export function RunTable({ sheet }: { readonly sheet: BuildSheet }) {

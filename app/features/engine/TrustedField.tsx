@@ -6,6 +6,7 @@ import { LengthInput, parseWhole, useDraft, useField, useLengthField, wholeWords
 import { numberWords } from '../../ui/wording'
 import { useSheetEditor } from './SheetEditor'
 import type { SheetChange } from './sheetChanges'
+import './TrustedField.css'
 
 const trusts: { value: Trust; label: string }[] = [
   { value: 'measured', label: 'measured' },

@@ -17,6 +17,7 @@ import { askTurn } from './askTurn'
 import { targetOfStep } from './turnPlan'
 import type { Step } from '@link-count/core/runSheet'
 import type { Side } from '@link-count/core/units'
+import './BenchMode.css'
 
 /** The one number or instruction needed now, readable from three metres; the screen is kept awake. */
 export function BenchMode({

@@ -39,14 +39,6 @@ import { TurnTo } from './TurnTo'
 import { useSaying } from './useSaying'
 import { useBenchKeys } from './useBenchKeys'
 import './job.css'
-import './sheet.css'
-import './steps/steps.css'
-import './bench/bench.css'
-import './bench/strip.css'
-import './guard/guard.css'
-import './ledger.css'
-import './benchMode.css'
-import './narrow.css'
 
 const ValvesView = lazy(() => import('./bench/ValvesView'))
 

@@ -11,6 +11,7 @@ import { formatDateTime, tellLines } from '../../ui/wording'
 import { useBench } from './JobContext'
 import { LedgerPicture } from './LedgerPicture'
 import { Dialog } from '../../ui/Dialog'
+import './LedgerDialog.css'
 
 /** The whole ledger, struck lines included; a line is struck or a strike taken back, never edited. */
 export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {

@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core'
 import { useBench } from './JobContext'
+import './NewerSheet.css'
 
 /** The build sheet went on while this job was open: the job takes the newer version only when told to. */
 export function NewerSheet() {

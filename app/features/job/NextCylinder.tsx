@@ -10,6 +10,7 @@ import { turnWords } from '../../ui/wording'
 import { useBench } from './JobContext'
 import { TurnTo } from './TurnTo'
 import { eventWords, wheelAt } from './turnPlan'
+import './NextCylinder.css'
 
 /** From here to another cylinder's firing TDC: how far, which way, past what. */
 export function NextCylinder({ onClose }: { readonly onClose: () => void }) {

@@ -4,6 +4,7 @@ import { pinState } from '../../ui/pinState'
 import { stepTitle } from '../../ui/wording'
 import { useBench } from './JobContext'
 import { stepResult } from './steps'
+import './SheetList.css'
 
 /** The steps as a length of chain, each folded to its result. */
 export function SheetList({

@@ -9,6 +9,7 @@ import { askTurn } from './askTurn'
 import { useBench } from './JobContext'
 import { planTo, type TurnTarget } from './turnPlan'
 import { TurnedDialog } from './TurnedDialog'
+import './TurnTo.css'
 
 /** The instruction to bring the crank somewhere, and the way to say that it was done. */
 export function TurnTo({

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import './FieldGroup.css'
 
 /** Fields that belong together, in a form of their own: at each change a browser reads through the form that a field stands in to offer what it could
  *  fill in, and through the whole page where it stands in none. Nothing is ever sent. */

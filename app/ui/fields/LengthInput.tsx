@@ -3,6 +3,7 @@ import { useRef, type ReactNode } from 'react'
 import { formatInches, formatMm } from '@link-count/core/units'
 import { candidateWords, numberWords } from '../wording'
 import type { LengthField } from './fields'
+import './LengthInput.css'
 
 /** A length in anybody's units. Without a unit it shows what the number would mean in each, and asks. */
 export function LengthInput({

@@ -10,6 +10,7 @@ import { patchRimMark, withValue } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
 import { MmField, TrustChoice } from '../TrustedField'
 import { Section } from './Section'
+import './RimSection.css'
 
 /** The rim of the crank, the marks that were found on it and what became of their claims. */
 export function RimSection() {

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react'
 import { fixed, wrapToSigned } from '@link-count/core/units'
 import { useBench } from '../JobContext'
+import './CrankReadout.css'
 
 const doubts = { proven: 'proven', reckoned: 'reckoned, not proven', unknown: 'not known' }
 

@@ -7,6 +7,7 @@ import { useSize } from '../../../ui/face'
 import { useBench } from '../JobContext'
 import { pairOf } from '../ways/zero'
 import { wheelAsSeen } from '../../../ui/job'
+import './DegreeWheel.css'
 
 /** The degree wheel as it hangs on the crank: the contacts, the middle between them, the zero with its ±. It turns with the drawn
  *  crank under a fixed pointer, once a zero says how. */

@@ -10,6 +10,7 @@ import { FaceParts } from './FaceParts'
 import { FaceWords } from './FaceWords'
 import { makeFaceDrawing, type CountedOnFace } from './faceDrawing'
 import { turnFrom } from './turnByHand'
+import './Face.css'
 
 /** The drive from the side stood at, to scale. Links run on a canvas; sprockets, marks and words are SVG, so that they print and
  *  can be read out. Nothing here renders per frame: the drawn crank moves what is already there. */

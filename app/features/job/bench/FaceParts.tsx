@@ -1,6 +1,7 @@
 import type { Side } from '@link-count/core/units'
 import { type DriveScene, type LoopScene } from '@link-count/core/scene'
 import { toothedPath, type Projection } from '../../../ui/face'
+import './FaceParts.css'
 
 interface Parts {
   readonly scene: DriveScene

@@ -2,6 +2,7 @@ import type { Side } from '@link-count/core/units'
 import { type DriveScene, type LoopScene, type ToothedPart } from '@link-count/core/scene'
 import { namePlace, type Projection } from '../../../ui/face'
 import { useBench } from '../JobContext'
+import './FaceWords.css'
 
 interface Parts {
   readonly scene: DriveScene

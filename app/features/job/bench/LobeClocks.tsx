@@ -3,6 +3,7 @@ import { lobeHour } from '@link-count/core/cams'
 import type { Cam } from '@link-count/core/model'
 import { hourWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
+import './LobeClocks.css'
 
 const LOBE = 'M0 -34C9 -34 12 -22 14 -12A18 18 0 1 1 -14 -12C-12 -22 -9 -34 0 -34Z'
 

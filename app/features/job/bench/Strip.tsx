@@ -11,6 +11,7 @@ import { missedTurnWords, turnWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { NextCylinder } from '../NextCylinder'
 import { eventWords, nextThing } from '../turnPlan'
+import './Strip.css'
 
 type Cylinder = BuildSheet['cylinders'][number]
 

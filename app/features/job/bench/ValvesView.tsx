@@ -17,6 +17,7 @@ import { fixed, wrapToCycle } from '@link-count/core/units'
 import type { JobView } from '../../../domain/views'
 import { useBench } from '../JobContext'
 import { LobeClocks } from './LobeClocks'
+import './ValvesView.css'
 
 const STEP_DEG = 2
 const MARGIN = { top: 16, right: 16, bottom: 4, left: 4 }

@@ -4,6 +4,7 @@ import { GuardShape } from '../../../ui/GuardShape'
 import { guardSentence, guardShort, itemSentence, verdictTitle } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { GuardDialog } from './GuardDialog'
+import './GuardBar.css'
 
 /** How many things on the register are named in the bar; the rest are counted. */
 const NAMED = 3

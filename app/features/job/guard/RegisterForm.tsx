@@ -5,6 +5,7 @@ import type { ItemKind } from '@link-count/core/model'
 import { useDraft } from '../../../ui/fields'
 import { itemWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
+import './RegisterForm.css'
 
 /** Puts something on the register; it stays there until somebody says that it is out. Whose valves are relieved is said by itself. */
 export function RegisterForm() {

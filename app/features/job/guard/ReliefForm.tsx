@@ -3,6 +3,7 @@ import type { BuildSheet, Relief } from '@link-count/core/model'
 import { useDraft } from '../../../ui/fields'
 import { reliefWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
+import './ReliefForm.css'
 
 /** Every valve, then cylinder by cylinder, bank by bank, camshaft by camshaft, one by one. */
 function choices({ cylinders, banks, shafts, cams }: BuildSheet): Relief[] {

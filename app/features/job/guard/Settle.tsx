@@ -3,6 +3,7 @@ import { couldHaveRun } from '@link-count/core/ledger'
 import type { GuardReason } from '@link-count/core/guard'
 import type { BuildSheet, NewEntry, Settled } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
+import './Settle.css'
 import { useBench } from '../JobContext'
 
 interface Answer {

@@ -14,6 +14,7 @@ import { CountResult } from './CountResult'
 import { CountRuleChoice } from './CountRuleChoice'
 import { ruleWords } from './countRuleWords'
 import { useCountKeys } from './useCountKeys'
+import './CountPanel.css'
 
 /** Counts from mark to mark along the runs with no slack in them, and says what the counts mean. */
 export function CountPanel({ step }: { readonly step: Step }) {

@@ -7,6 +7,7 @@ import { formatDeg, formatLateness, ratioValue } from '@link-count/core/units'
 import { useDraft } from '../../../ui/fields'
 import { couplingName, handWords, placesWords, placeWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
+import './CouplingWork.css'
 
 /** A coupling on the way to a camshaft: drawn apart, and put together again so many splines on, with what each is worth. */
 export function CouplingWork({ coupling, step }: { readonly coupling: Coupling; readonly step: Step }) {

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import type { Step, StepStatus } from '@link-count/core/runSheet'
 import { useDraft } from '../../../ui/fields'
 import { useBench } from '../JobContext'
+import './StepFooter.css'
 
 /** The one obvious next action once a step has something to show, and the ways past it or back to it. */
 export function StepFooter({

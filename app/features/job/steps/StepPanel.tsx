@@ -4,6 +4,7 @@ import { hindranceWords, stepTitle } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { stepViews } from '.'
 import { StepFooter } from './StepFooter'
+import './StepPanel.css'
 
 export function StepPanel({ step, status }: { readonly step: Step; readonly status: StepStatus }) {
   const { view } = useBench()

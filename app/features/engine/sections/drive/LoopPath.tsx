@@ -7,6 +7,7 @@ import { addShaftOn, addMemberOn } from '../../bendDrive'
 import { patchLoop, type SheetChange } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
 import { Choice } from '../Section'
+import './LoopPath.css'
 
 /** What a loop passes, in order and on which side; parts put on it, moved along it. */
 export function LoopPath({ loop }: { readonly loop: Loop }) {

@@ -25,6 +25,7 @@ import { useBench } from '../../JobContext'
 import { Targets } from './Targets'
 import { draftsOf, oneMoveWords, othersOf } from './oneMove'
 import { Fold } from '../../../../ui/Fold'
+import './TheOneMove.css'
 
 /** The moves that leave least over all camshafts, the best few of them: what, which way from here, how many, and what is then left. */
 export function TheOneMove({ step, phase }: { readonly step: Step; readonly phase: Phase }) {

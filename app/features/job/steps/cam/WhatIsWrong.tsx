@@ -11,6 +11,7 @@ import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import { ChainMeasure, HeadMeasure, TopLiftMeasure } from './Measure'
 import { Fold } from '../../../../ui/Fold'
+import './WhatIsWrong.css'
 
 /** Phase against duration over all camshafts: what fits, what is ruled out and by how much, and the reading that would settle it. */
 export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly phase: Phase }) {

@@ -3,6 +3,7 @@ import type { Loop } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
 import { moveWords } from '../../moveWords'
 import { useBench } from '../../JobContext'
+import './AttemptsLog.css'
 
 /** Every try at hanging a loop since it went on: moved how, read what, and the move that came of it. */
 export function AttemptsLog({ loop }: { readonly loop: Loop }) {

@@ -9,6 +9,7 @@ import { useDraft } from '../../../../ui/fields'
 import { handWords, nounsOf } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { Fold } from '../../../../ui/Fold'
+import './HangingOrder.css'
 
 /** Hanging a loop wheel by wheel: what is held, what comes next, which run is kept straight, and where the slack has to end. */
 export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly step: Step }) {

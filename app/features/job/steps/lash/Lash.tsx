@@ -17,6 +17,7 @@ import { gapVerdictWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { gapOf } from './gapOf'
 import { Shims } from './Shims'
+import './Lash.css'
 
 type LashPhase = Extract<Phase, 'found' | 'left'>
 

@@ -9,6 +9,7 @@ import { LengthInput, useDraft, useLengthField } from '../../../../ui/fields'
 import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import { gapOf } from './gapOf'
+import './Shims.css'
 
 /** Shims as they are, and the cheapest set of swaps that brings every gap within its limits. */
 export function Shims({ step, phase }: { readonly step: Step; readonly phase: Extract<Phase, 'found' | 'left'> }) {

@@ -4,6 +4,7 @@ import { cautionsFor, type Step } from '@link-count/core/runSheet'
 import { cautionWords } from '../../../../ui/wording'
 import { useDraft } from '../../../../ui/fields'
 import { useBench } from '../../JobContext'
+import './MakeSafe.css'
 
 export function MakeSafe({ step }: { readonly step: Step }) {
   const { view, say } = useBench()

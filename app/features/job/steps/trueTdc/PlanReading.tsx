@@ -6,6 +6,7 @@ import { fixed, formatMm } from '@link-count/core/units'
 import { planDial, planStop, rodDoubt } from '@link-count/core/zero'
 import { useBench } from '../../JobContext'
 import { Fold } from '../../../../ui/Fold'
+import './PlanReading.css'
 
 const DialPlanChart = lazy(() => import('./DialPlanChart'))
 

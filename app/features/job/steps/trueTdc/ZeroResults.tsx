@@ -6,6 +6,7 @@ import { fixed } from '@link-count/core/units'
 import { wheelAsSeen, ZeroFigure } from '../../../../ui/job'
 import { driftWords, methodWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
+import './ZeroResults.css'
 
 const ReadingsChart = lazy(() => import('./ReadingsChart'))
 

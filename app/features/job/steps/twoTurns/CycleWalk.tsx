@@ -8,6 +8,7 @@ import { useDraft } from '../../../../ui/fields'
 import { hourWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { Fold } from '../../../../ui/Fold'
+import './CycleWalk.css'
 
 type Saw = EntryOf<'walk'>['saw']
 

@@ -11,6 +11,7 @@ import { RimMarkForm } from '../../../../ui/marks/RimMarkForm'
 import { claimWords, cutForWords, markVerdictWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import type { ZeroWayProps } from './way'
+import './MarksWay.css'
 
 const FACTORY = 'TDC mark'
 
