@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import Ajv2020 from 'ajv/dist/2020'
 import { expect, test } from 'vitest'
+import { makeFile } from '@link-count/core/file'
 import { formatPage, jsonSchema } from './writeJsonSchema'
 
 const read = (path: string) =>
@@ -35,7 +36,7 @@ test('every property says what it is, its unit and its sign', () => {
 test('an independent validator takes a saved file by it, and refuses a wrong one', () => {
   const { $schema: _dialect, ...schema } = stored
   const validate = new Ajv2020({ strict: false, validateFormats: false }).compile(schema)
-  const file = read('../app/db/fixtures/version-5.json')
+  const file = JSON.parse(JSON.stringify(makeFile(read('../app/demo/workshop.json'), '2026-01-01T08:00:00.000Z')))
   expect(validate(file), JSON.stringify(validate.errors?.[0])).toBe(true)
   expect(validate({ ...file, version: 1 })).toBe(false)
   expect(validate({ ...file, extra: 1 })).toBe(false)

@@ -58,7 +58,8 @@ test('a file of version 4 is opened as it is, with what each entry knew', () => 
 
 test('a file of version 5 is opened as it is, its checksums held against it', () => {
   const parsed = parseFile(JSON.stringify(version5), fileMigrations)
-  expect(parsed.ok && parsed.value).toEqual(version5)
+  const { checksums: _held, ...rest } = version5
+  expect(parsed.ok && parsed.value).toEqual({ ...rest, version: FILE_VERSION })
 })
 
 test.each([[null], ['bank'], [[]], [{ banks: [null] }], [{ couplings: [7] }], [{ banks: 'x', couplings: { 0: 1 } }]])(

@@ -43,6 +43,8 @@ export const storeVersions: readonly StoreVersion[] = [
   { version: 5, name: '005-nothing-lost', stores, up: {} },
   // The list of engines lives on summaries: made, and never in a file.
   { version: 6, name: '006-summaries', stores: { ...stores, summaries: summaryIndexes }, up: {}, file: 5 },
+  // A count says from and to which tooth it was taken. One of before was taken to the mark.
+  { version: 7, name: '007-true-numbers', stores: { ...stores, summaries: summaryIndexes }, up: {}, file: 6 },
 ]
 
 /** Bank axes say how far they are trusted; layout and marks of the rim are on the sheet. */
@@ -76,13 +78,15 @@ function sheetTo3(sheet: Row): Row {
   return { ...sheet, couplings }
 }
 
+const fileOf = (one: StoreVersion | undefined) => one?.file ?? one?.version ?? 0
+
 /** From file version n to n + 1. */
 export const fileMigrations: readonly NamedMigration[] = storeVersions
-  .slice(1)
-  .filter(({ file, version }) => (file ?? version) === version)
-  .map(({ version, name, up }) => ({
+  .map((one, i) => ({ ...one, from: fileOf(storeVersions[i - 1]), to: fileOf(one) }))
+  .filter(({ from, to }) => from > 0 && to > from)
+  .map(({ from, name, up }) => ({
     name,
-    from: version - 1,
+    from,
     up: (file) => ({
       ...file,
       ...Object.fromEntries(

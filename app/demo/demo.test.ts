@@ -36,7 +36,7 @@ describe.each(demo.sheets.map((sheet) => [sheet.engineId, sheet] as const))('%s'
       for (const { expected, run } of sections) {
         if (run === 'tight')
           expect(Math.abs((expected?.pitches ?? 0.5) - Math.round(expected?.pitches ?? 0))).toBeLessThan(0.1)
-        expect([expected?.movedFrom, expected?.movedTo]).toEqual([0, 0])
+        expect([expected?.fromTeeth, expected?.toTeeth]).toEqual([0, 0])
       }
       const whole = sections.reduce((sum, { expected }) => sum + (expected?.pitches ?? 0), 0)
       expect(whole).toBeCloseTo(solved.value.pitches, 6)

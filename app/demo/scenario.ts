@@ -178,7 +178,7 @@ export const demoEngines: readonly DemoEngine[] = [
         'crank-sprocket': '110',
         'middle-large': '60.7',
         'middle-small': '130',
-        'exhaust-sprocket': '-16.4',
+        'exhaust-sprocket': '-29.7',
         'inlet-sprocket': '43.3',
       },
     },

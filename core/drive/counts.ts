@@ -1,7 +1,8 @@
 import type { BookCount, BuildSheet, Loop, Mark } from '../model/buildSheet'
 import type { CountRule } from '../model/entry'
+import { partsOf } from '../sheet'
 import { ratioValue, wrapToCycle } from '../units'
-import { placeOnPath } from './path'
+import { countedTooth, MARGIN_TEETH } from './countedTooth'
 import { gapZeroDeg, markAngleDeg, markSeat } from './positions'
 import type { SolvedLoop } from './solveLoop'
 
@@ -37,29 +38,31 @@ export interface ExpectedCount {
   readonly pitches: number
   readonly otherRunPitches: number | undefined
   readonly from: 'geometry' | 'book'
-  /** Whole teeth to the nearest engaged tooth when a mark stands off the wrap, + = along the loop's travel. */
-  readonly movedFrom: number
-  readonly movedTo: number
+  /** It is counted from and to the teeth that stand so many on from their marks, + = along the loop's travel; 0 = from the mark itself. */
+  readonly fromTeeth: number
+  readonly toTeeth: number
   /** Geometry and book count side by side when both are known and differ by half a pitch or more. */
   readonly contradicts?: { readonly geometry: number; readonly book: number }
 }
 
 /** Pitches to expect from mark to mark in the reference pose with no slack in the run: a real number.
  *  The tight run is the one that arrives at the crank; its count goes from the cam mark, with the loop's travel.
- *  From geometry when the drive is to scale and both marks' directions are known, else from the sheet's own count;
- *  undefined when neither is known. */
+ *  From geometry when the drive is to scale and both marks' directions are known, else from the sheet's own count. Where a mark does not stand well on the wrap of its
+ *  wheel it is counted from or to a named tooth. `wrapTooShort`: there is no such tooth, and no count tells. Undefined when neither is known. */
 export function expectedCount(
   sheet: BuildSheet,
   solved: SolvedLoop | undefined,
   from: Mark,
   to: Mark,
-): ExpectedCount | undefined {
+): ExpectedCount | 'wrapTooShort' | undefined {
   const book = sheet.counts.find(({ fromMarkId, toMarkId }) => fromMarkId === from.id && toMarkId === to.id)
   const geometry = solved?.drawn === 'toScale' ? geometricCount(sheet, solved, from, to) : undefined
-  if (!geometry) return book && bookCount(book, solved)
+  if (geometry === undefined) return book && bookCount(book, solved)
+  if (geometry === 'wrapTooShort') return geometry
+  const markToMark = geometry.pitches - geometry.toTeeth + geometry.fromTeeth
   const value = book?.pitches.value
-  return value !== undefined && Math.abs(value - geometry.pitches) >= 0.5
-    ? { ...geometry, contradicts: { geometry: geometry.pitches, book: value } }
+  return value !== undefined && Math.abs(value - markToMark) >= 0.5
+    ? { ...geometry, contradicts: { geometry: markToMark, book: value } }
     : geometry
 }
 
@@ -67,27 +70,49 @@ const bookCount = (book: BookCount, solved: SolvedLoop | undefined): ExpectedCou
   pitches: book.pitches.value,
   otherRunPitches: solved && solved.pitches - book.pitches.value,
   from: 'book',
-  movedFrom: 0,
-  movedTo: 0,
+  fromTeeth: 0,
+  toTeeth: 0,
 })
 
-function geometricCount(sheet: BuildSheet, solved: SolvedLoop, from: Mark, to: Mark): ExpectedCount | undefined {
-  const places = [from, to].map((mark) => {
-    const teeth = sheet.members.find(({ id }) => id === mark.memberId)?.teeth?.value
-    const gapZero = gapZeroDeg(sheet, mark.memberId)
-    if (!teeth || gapZero === undefined) return undefined
-    return placeOnPath(solved.path, { memberId: mark.memberId, teeth, deg: gapZero + markAngleDeg(mark, teeth) })
-  })
-  const [start, end] = places
+function geometricCount(
+  sheet: BuildSheet,
+  solved: SolvedLoop,
+  from: Mark,
+  to: Mark,
+): ExpectedCount | 'wrapTooShort' | undefined {
+  const [start, end] = [from, to].map((mark) => countedToothOf(sheet, solved, mark))
   if (!start || !end) return undefined
+  if (start === 'wrapTooShort' || end === 'wrapTooShort') return 'wrapTooShort'
   const pitches = wrapToCycle(end.atPitches - start.atPitches, solved.path.pitches)
   return {
     pitches,
     otherRunPitches: solved.path.pitches - pitches,
     from: 'geometry',
-    movedFrom: start.movedTeeth,
-    movedTo: end.movedTeeth,
+    fromTeeth: start.teeth,
+    toTeeth: end.teeth,
   }
+}
+
+/** The tooth that is counted to at a mark; undefined while it is not known how its wheel sits. */
+function countedToothOf(sheet: BuildSheet, solved: SolvedLoop, mark: Mark) {
+  const teeth = partsOf(sheet).member(mark.memberId)?.teeth?.value
+  const gapZero = gapZeroDeg(sheet, mark.memberId)
+  if (!teeth || gapZero === undefined) return undefined
+  const deg = gapZero + markAngleDeg(mark, teeth)
+  const marginTeeth = mark.memberId === solved.driverId ? 0 : MARGIN_TEETH
+  return countedTooth(solved.path, { memberId: mark.memberId, teeth, deg, marginTeeth })
+}
+
+/** What was counted as pitches between the teeth that are expected to be counted between, whichever it was counted between; undefined where it was counted
+ *  to a mark that does not stand well on the wrap, which says nothing. */
+export function foundBetween(
+  { fromTeeth, toTeeth }: Pick<ExpectedCount, 'fromTeeth' | 'toTeeth'>,
+  found: { readonly pitches: number; readonly fromTeeth?: number | undefined; readonly toTeeth?: number | undefined },
+): number | undefined {
+  const [from, to] = [found.fromTeeth ?? 0, found.toTeeth ?? 0]
+  const blind = (expected: number, counted: number) => expected !== 0 && counted === 0
+  if (blind(fromTeeth, from) || blind(toTeeth, to)) return undefined
+  return found.pitches + (toTeeth - to) - (fromTeeth - from)
 }
 
 export interface CountVerdict {

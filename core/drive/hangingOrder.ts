@@ -8,9 +8,8 @@ export interface HangingStep {
   readonly passed: 'inside' | 'outside'
   /** first = the driver; pulled = the run from the one before is to be kept straight; slack = all that is over lies from here on. */
   readonly how: 'first' | 'pulled' | 'slack'
-  /** Pitches from this part's mark to the mark of the wheel laid before it, along the pulled run; undefined where there are no marks or it is not
-   *  known. */
-  readonly pitchesToBefore: number | undefined
+  /** The section from this part's mark to the mark of the wheel laid before it, along the pulled run; undefined where there are no marks. */
+  readonly toBefore: Section | undefined
 }
 
 /** The order in which a loop is laid over its wheels: the driver first, then against the travel along the runs that it pulls, so that each is
@@ -26,17 +25,17 @@ export function hangingOrder(sheet: BuildSheet, loop: Loop, sections: readonly S
   const firstDriven = rest.findIndex(({ memberId }) => toothed(memberId))
   const backwards = rest.map((part, i) => ({ ...part, slack: i < firstDriven })).reverse()
   return [
-    ...(first ? [{ ...first, how: 'first' as const, pitchesToBefore: undefined }] : []),
+    ...(first ? [{ ...first, how: 'first' as const, toBefore: undefined }] : []),
     ...backwards.map(({ memberId, passed, slack }) => ({
       memberId,
       passed,
       how: slack ? ('slack' as const) : ('pulled' as const),
-      pitchesToBefore: sections.find(
+      toBefore: sections.find(
         (section) =>
           section.from.memberId === memberId &&
           spokenOf(sheet, section, driver.id)?.run === 'tight' &&
           section.run === 'tight',
-      )?.expected?.pitches,
+      ),
     })),
   ]
 }

@@ -8,7 +8,7 @@ const place = (name: string, atPitches: number): LinkMapPlace => ({
   atPitches,
   nearest: atPitches,
   offPitches: 0,
-  onNearestEngaged: false,
+  teeth: 0,
 })
 const painted = [
   { id: 'a', name: 'gold', style: 'pair' as const, pitchesOn: 0 },

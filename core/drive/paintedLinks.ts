@@ -23,7 +23,7 @@ export function paintedPlaces(
     at = i === 0 ? 0 : at + pitchesOn
     const past = (map ?? []).map((mark) => ({
       name: mark.name,
-      pastPitches: wrapToSigned(at - mark.atPitches, pitches),
+      pastPitches: wrapToSigned(at - (mark.atPitches - mark.teeth + (map?.[0]?.teeth ?? 0)), pitches),
     }))
     const mark = past.reduce<(typeof past)[number] | undefined>(
       (best, one) => (!best || Math.abs(one.pastPitches) < Math.abs(best.pastPitches) ? one : best),

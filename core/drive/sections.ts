@@ -15,6 +15,8 @@ export interface Section {
   /** Slack when the run that the driver pays out lies in it; counting there says nothing before the tensioner is on. */
   readonly run: 'tight' | 'slack'
   readonly expected: ExpectedCount | undefined
+  /** No tooth at one of its ends stands well on the wrap: what is counted there says nothing. */
+  readonly cannotTell: boolean
 }
 
 /** The sections of a loop between its marks for the reference pose, in the order of travel from the driver's mark. With the marks'
@@ -35,13 +37,15 @@ export function sectionsOf(sheet: BuildSheet, loop: Loop, solved: SolvedLoop | u
   const turned = [...ordered.slice(first), ...ordered.slice(0, first)]
   return turned.map((from, i): Section => {
     const to = turned[(i + 1) % turned.length] as Mark
+    const expected = expectedCount(sheet, solved, from, to)
     return {
       id: `${from.id}>${to.id}`,
       loopId: loop.id,
       from,
       to,
       run: from.memberId === driverId && to.memberId !== driverId ? 'slack' : 'tight',
-      expected: expectedCount(sheet, solved, from, to),
+      expected: expected === 'wrapTooShort' ? undefined : expected,
+      cannotTell: expected === 'wrapTooShort',
     }
   })
 }
@@ -202,7 +206,8 @@ export interface LinkMapPlace {
   /** The whole link or gap that it comes to, and how far off it that is. */
   readonly nearest: number
   readonly offPitches: number
-  readonly onNearestEngaged: boolean
+  /** It lies at the tooth so many on from the mark, + = along the travel. */
+  readonly teeth: number
 }
 
 /** The whole loop unrolled, numbered from the driver's mark: where each mark lies, so where paint belongs on a blank loop. Undefined
@@ -219,7 +224,7 @@ export function linkMap(sections: readonly Section[]): readonly LinkMapPlace[] |
       atPitches: at,
       nearest,
       offPitches: at - nearest,
-      onNearestEngaged: expected.movedFrom !== 0,
+      teeth: expected.fromTeeth,
     })
     at += expected.pitches
   }

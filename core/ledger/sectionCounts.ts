@@ -1,6 +1,7 @@
 import { byId } from '../byId'
 import {
   latenessByCounts,
+  foundBetween,
   markSeat,
   pitchesFromCount,
   toothWorth,
@@ -13,19 +14,27 @@ import type { BuildSheet, Loop } from '../model/buildSheet'
 import type { EntryOf, Phase } from '../model/entry'
 import { partsOf } from '../sheet'
 
-/** Counts of the ledger as pitches found in the sections of a loop, the last of each. */
-export function sectionCounts(sections: readonly Section[], counts: readonly EntryOf<'count'>[]): SectionCount[] {
-  return sections.flatMap(({ id, from, to, loopId }) => {
+export type Counted = Pick<
+  EntryOf<'count'>,
+  'loopId' | 'fromMarkId' | 'toMarkId' | 'rule' | 'counted' | 'phase' | 'fromTeeth' | 'toTeeth'
+>
+
+/** Counts of the ledger as pitches found in the sections of a loop, the last of each. One that cannot tell, as no tooth at its end or not the right one
+ *  was counted to, gives none. */
+export function sectionCounts(sections: readonly Section[], counts: readonly Counted[]): SectionCount[] {
+  return sections.flatMap(({ id, from, to, loopId, expected, cannotTell }) => {
     const count = counts.findLast(
       (one) => one.loopId === loopId && one.fromMarkId === from.id && one.toMarkId === to.id,
     )
-    if (!count) return []
-    const { counted, rule } = count
-    return [
-      { sectionId: id, foundPitches: pitchesFromCount({ counted, rule, from: markSeat(from), to: markSeat(to) }) },
-    ]
+    if (!count || cannotTell) return []
+    const { counted, rule, fromTeeth, toTeeth } = count
+    const pitches = pitchesFromCount({ counted, rule, from: markSeat(from), to: markSeat(to) })
+    const foundPitches = foundBetween(expected ?? AT_THE_MARKS, { pitches, fromTeeth, toTeeth })
+    return foundPitches === undefined ? [] : [{ sectionId: id, foundPitches }]
   })
 }
+
+const AT_THE_MARKS = { fromTeeth: 0, toTeeth: 0 }
 
 /** How many pitches late each wheel has to stand on its loop for its camshaft to be right, because it was set otherwise on its shaft since the marks
  *  were cut (a hub moved so that the cam is later wants its wheel earlier), or because its marks are not what they seem. */

@@ -1,19 +1,19 @@
 import { byId } from '../byId'
 import { combineTiming, COUNT_SIGMA_PITCHES, type CamTiming, type TimingWitness } from '../cams'
-import { couplingsTo, judgeCount, markSeat, pitchesFromCount, spokenOf, type CountVerdict, readDrive } from '../drive'
+import { couplingsTo, judgeCount, spokenOf, type CountVerdict, readDrive } from '../drive'
 import type { BuildSheet, Loop } from '../model/buildSheet'
 import type { EntryOf, Phase } from '../model/entry'
 import { partsOf } from '../sheet'
 import { camWitnesses, type CamRead } from './camWitnesses'
-import { BY_THE_BOOK, readLoop, withSeats, type JobSeats } from './sectionCounts'
+import { BY_THE_BOOK, readLoop, sectionCounts, withSeats, type Counted, type JobSeats } from './sectionCounts'
 import type { JobState } from './state'
 import type { Zeros } from './zeros'
 
 /** What one count in the ledger says against the sheet it is read with, of the wheel at the upstream end of its section (or the other one
- *  where that is the driver); undefined where no expected count is known. */
+ *  where that is the driver); undefined where no expected count is known, or where it was counted so that it cannot tell. */
 export function verdictOfCount(
   sheet: BuildSheet,
-  entry: Pick<EntryOf<'count'>, 'loopId' | 'fromMarkId' | 'toMarkId' | 'rule' | 'counted' | 'phase'>,
+  entry: Counted,
   seats: JobSeats = BY_THE_BOOK,
 ): CountVerdict | undefined {
   const loop = partsOf(sheet).loop(entry.loopId)
@@ -24,8 +24,9 @@ export function verdictOfCount(
     )
   const spoken = loop && section && spokenOf(sheet, section, readDrive(sheet).driverOf(loop)?.id)
   if (!section?.expected || !spoken) return undefined
-  const { counted, rule } = entry
-  const foundPitches = pitchesFromCount({ counted, rule, from: markSeat(section.from), to: markSeat(section.to) })
+  const [found] = sectionCounts([section], [entry])
+  if (!found) return undefined
+  const { foundPitches } = found
   const ratio = readDrive(sheet).ratioOf(spoken.shaft)
   return judgeCount({ foundPitches, expected: section.expected, run: spoken.run, drivenTeeth: spoken.teeth, ratio })
 }

@@ -112,7 +112,7 @@ test('a link map has every pin, and its marks stand five millimetres a pitch alo
     atPitches,
     nearest: atPitches,
     offPitches: 0,
-    onNearestEngaged: false,
+    teeth: 0,
   })
   const places = [place('crank', 0), place('cam', 46)]
   const map = linkMapDrawing(places, 70, 'rollerChain')

@@ -74,11 +74,12 @@ function loopScene({
   const driverTeeth = solved.members.find(({ memberId }) => memberId === solved.driverId)?.teeth ?? 1
   const perDeg = (driverTeeth * Math.abs(speedOf(solved.driverId ?? ''))) / 360
   const poseDeg = sheet.referencePose.crankDeg.value
-  const pitchesTo = (markId: string) => {
+  const pitchesTo = (markId: string, teethOn = 0) => {
     const mark = partsOf(sheet).mark(markId)
     const teeth = partsOf(sheet).member(mark?.memberId)?.teeth?.value
     if (!mark || !teeth) return undefined
-    const deg = (seats.get(mark.memberId) ?? 0) + markAngleDeg(mark, teeth)
+    const side = solved.members.find(({ memberId }) => memberId === mark.memberId)?.side ?? 1
+    const deg = (seats.get(mark.memberId) ?? 0) + markAngleDeg(mark, teeth) + (side * teethOn * 360) / teeth
     const place = placeOnPath(solved.path, { memberId: mark.memberId, teeth, deg })
     return place && (place.atPitches - firstPin) / stretch
   }

@@ -29,8 +29,8 @@ export interface LoopScene {
   readonly pinAt: (k: number, crankDeg: number) => Point
   /** All pins into x and y. */
   readonly fillPins: (crankDeg: number, xs: Float64Array, ys: Float64Array) => void
-  /** Pitches from the first pin to a mark on a part of this loop, in the timing position. */
-  readonly pitchesTo: (markId: string) => number | undefined
+  /** Pitches from the first pin to a mark on a part of this loop, or to the tooth so many on from it along the travel, in the timing position. */
+  readonly pitchesTo: (markId: string, teethOn?: number) => number | undefined
   /** Pins that carry paint, the first of them on the driver's mark. */
   readonly painted: readonly PaintedPin[]
 }

@@ -44,7 +44,8 @@ export function ringOfCams(cams: number, kind: Loop['kind'], pitches?: number): 
       name,
       memberId: id,
       halfTeeth: 0,
-      pointsAtDeg: known(i === 0 ? 270 : 90),
+      // Outwards, where the loop lies on it.
+      pointsAtDeg: known(i === 0 ? 270 : cams < 3 ? 90 : 180 * (1 - (i - 0.5) / cams)),
       cutFor: 'pose',
       meets: '',
     })),

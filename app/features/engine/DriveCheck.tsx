@@ -1,9 +1,9 @@
-import { toothWorth, readDrive, loopKinds } from '@link-count/core/drive'
+import { toothWorth, readDrive, loopKinds, type Section } from '@link-count/core/drive'
 import { readLoop } from '@link-count/core/ledger'
 import type { BuildSheet, Loop } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed } from '@link-count/core/units'
-import { gapWords, loopWords, nounsOf } from '../../ui/wording'
+import { gapWords, loopWords, nounsOf, sectionEndWords, upperFirst } from '../../ui/wording'
 import { ChainIdentity } from './ChainIdentity'
 import { DriveBoard } from './DriveBoard'
 import { LengthsForSale } from './LengthsForSale'
@@ -139,15 +139,29 @@ function LoopFigures({ sheet, loop }: LoopProps) {
       )}
       {sections
         .filter(({ run }) => run === 'tight')
-        .map(({ id, from, to, expected }) => (
-          <div key={id}>
-            <dt>{sections.length > 2 ? `${from.name} to ${to.name.toLowerCase()}` : 'Expected count'}</dt>
-            <dd className="reading">{expected ? `${fixed(expected.pitches, 1)} ${nouns.pitches}` : 'not known yet'}</dd>
+        .map((section) => (
+          <div key={section.id}>
+            <dt>{sections.length > 2 || isNamed(section) ? sectionWords(sheet, loop, section) : 'Expected count'}</dt>
+            <dd className="reading">
+              {section.expected
+                ? `${fixed(section.expected.pitches, 1)} ${nouns.pitches}`
+                : section.cannotTell
+                  ? 'cannot tell'
+                  : 'not known yet'}
+            </dd>
           </div>
         ))}
     </dl>
   )
 }
+
+const isNamed = ({ expected }: Section) =>
+  expected !== undefined && (expected.fromTeeth !== 0 || expected.toTeeth !== 0)
+
+const sectionWords = (sheet: BuildSheet, loop: Loop, section: Section) =>
+  upperFirst(
+    `${sectionEndWords(sheet, loop, section, 'from', 'timing').replace(/^the /, '')} to ${sectionEndWords(sheet, loop, section, 'to', 'timing').replace(/^the /, '')}`,
+  )
 
 function LoopWarnings({ sheet, loop }: LoopProps) {
   const lies = readDrive(sheet).lies(loop)

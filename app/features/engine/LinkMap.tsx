@@ -36,6 +36,7 @@ export function LinkMap({
       <div className="section-body stack">
         <p>
           {places
+            .map(({ nearest, offPitches, ...place }) => ({ nearest, offPitches, name: placeName(place) }))
             .map(({ name, nearest, offPitches }) =>
               nearest === 0 && Math.abs(offPitches) < 0.01
                 ? `${name}: ${unit} 0, where counting starts`
@@ -77,6 +78,10 @@ export function LinkMap({
     </details>
   )
 }
+
+/** Where a mark does not stand well on the wrap, the tooth that does is painted for. */
+const placeName = ({ name, teeth }: { readonly name: string; readonly teeth: number }) =>
+  teeth === 0 ? name : `${name}, ${Math.abs(teeth)} teeth ${teeth > 0 ? 'on' : 'back'} along the travel`
 
 interface StripProps {
   readonly pitches: number

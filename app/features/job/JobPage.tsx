@@ -277,12 +277,14 @@ function useCountedOnFace(view: JobView, step: Step | undefined): (CountedOnFace
   const first = inHand && firstPinFor(rule, markSeat(inHand.section.from))
   const loopId = inHand?.loop.id
   const fromMarkId = inHand?.section.from.id
+  const toMarkId = inHand?.section.to.id
+  const { fromTeeth = 0, toTeeth = 0 } = inHand?.section.expected ?? {}
   return useMemo(
     () =>
-      first && loopId && fromMarkId && (n !== undefined || isLive)
-        ? { n: n ?? 0, first, loopId, fromMarkId, live: isLive }
+      first && loopId && fromMarkId && toMarkId && (n !== undefined || isLive)
+        ? { n: n ?? 0, first, loopId, fromMarkId, toMarkId, fromTeeth, toTeeth, live: isLive }
         : undefined,
-    [first, n, isLive, loopId, fromMarkId],
+    [first, n, isLive, loopId, fromMarkId, toMarkId, fromTeeth, toTeeth],
   )
 }
 

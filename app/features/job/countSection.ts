@@ -41,10 +41,11 @@ export function countablesOf(step: Step, view: Pick<JobView, 'sheet' | 'state'>)
   })
 }
 
-/** The one in hand: the one chosen, else the first pulled one that is not counted yet, else the first. */
+/** The one in hand: the one chosen, else the first pulled one that can tell and is not counted yet, else the first that can tell. */
 export const inHandOf = (countables: readonly Countable[], chosen: string): Countable | undefined =>
   countables.find(({ section }) => section.id === chosen) ??
-  countables.find(({ section, written }) => section.run === 'tight' && !written) ??
+  countables.find(({ section, written }) => section.run === 'tight' && !section.cannotTell && !written) ??
+  countables.find(({ section }) => !section.cannotTell) ??
   countables[0]
 
 export const sectionDraftKey = (jobId: string, stepId: string) => `${jobId}:${stepId}:section`

@@ -1,3 +1,4 @@
+export * from './counts'
 export * from './turning'
 export * from './steps'
 export * from './register'

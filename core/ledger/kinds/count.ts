@@ -10,6 +10,13 @@ export const countRule = field.oneOf('Which of the two marked ends are counted w
   'neither',
 ])
 
+const teethOn = (end: 'from' | 'to') =>
+  field.whole(
+    `Counted ${end} the tooth or gap that stands so many on from the mark, + = along the loop’s travel; nothing or 0: ${end} the mark itself`,
+    -200,
+    200,
+  )
+
 export const countShape = entryShape('count', 'Links, pins or teeth counted between two marks', {
   loopId: field.id('The chain or belt'),
   fromMarkId: field.id('The mark it was counted from, with the travel of the loop'),
@@ -17,6 +24,8 @@ export const countShape = entryShape('count', 'Links, pins or teeth counted betw
   run: field.oneOf('Whether the run between is pulled', ['tight', 'slack']),
   rule: countRule,
   counted: field.whole('Links, pins or teeth counted by that rule', 0, 2000),
+  fromTeeth: teethOn('from').optional(),
+  toTeeth: teethOn('to').optional(),
   phase: field.phase,
 })
 

@@ -67,7 +67,7 @@ export function Face({
         role="img"
         aria-label={`The drive seen from the ${view.sheet.sides[side]}, ${scene.drawn === 'toScale' ? 'to scale' : 'not to scale'}`}
       >
-        <FaceParts scene={scene} projection={projection} side={side} />
+        <FaceParts scene={scene} projection={projection} side={side} counted={counted} />
         <FaceWords scene={scene} projection={projection} narrow={narrow} numbered={counted !== undefined} />
         {counted && labelsFor(counted.n).map((n) => <PinLabel key={n} n={n} last={n === counted.n} />)}
       </svg>

@@ -1,6 +1,7 @@
 import type { Side } from '@link-count/core/units'
 import { type DriveScene, type LoopScene } from '@link-count/core/scene'
 import { toothedPath, type Projection } from '../../../ui/face'
+import type { CountedOnFace } from './faceDrawing'
 import './FaceParts.css'
 
 interface Parts {
@@ -8,10 +9,12 @@ interface Parts {
   readonly projection: Projection
   /** Stood at: marks cut on the other face are drawn in outline. */
   readonly side: Side
+  readonly counted?: CountedOnFace | undefined
 }
 
 /** Wheels with their marks, and the shoes that loops bear on. */
-export function FaceParts({ scene, projection, side }: Parts) {
+export function FaceParts({ scene, projection, side, counted }: Parts) {
+  const named = namedTeeth(scene, counted)
   return (
     <>
       {scene.toothed.map((wheel) => {
@@ -44,6 +47,19 @@ export function FaceParts({ scene, projection, side }: Parts) {
                   <title>{mark.face && mark.face !== side ? `${mark.name}, on the other face` : mark.name}</title>
                 </path>
               ))}
+            {named
+              .filter((tooth) => tooth.memberId === memberId)
+              .map(({ angleDeg, teeth }) => (
+                <g
+                  key={angleDeg}
+                  className="named-tooth"
+                  transform={`rotate(${-angleDeg}) translate(${r - pitch * 0.9} 0)`}
+                >
+                  <circle r="6.500">
+                    <title>{`Counted from or to here, ${Math.abs(teeth)} from the mark`}</title>
+                  </circle>
+                </g>
+              ))}
           </g>
         )
       })}
@@ -59,6 +75,24 @@ export function FaceParts({ scene, projection, side }: Parts) {
       )}
     </>
   )
+}
+
+/** The teeth that a count is taken between, where they are not the marks themselves. */
+function namedTeeth({ loops, marks, toothed }: DriveScene, counted: CountedOnFace | undefined) {
+  const members = loops.find(({ loop }) => loop.id === counted?.loopId)?.solved.members ?? []
+  if (!counted) return []
+  return (
+    [
+      [counted.fromMarkId, counted.fromTeeth],
+      [counted.toMarkId, counted.toTeeth],
+    ] as const
+  ).flatMap(([markId, teeth]) => {
+    const mark = marks.find(({ id }) => id === markId)
+    const part = toothed.find(({ memberId }) => memberId === mark?.memberId)
+    const side = members.find(({ memberId }) => memberId === mark?.memberId)?.side ?? 1
+    if (!mark || !part || teeth === 0) return []
+    return [{ memberId: mark.memberId, teeth, angleDeg: mark.angleDeg + (side * teeth * 360) / part.teeth }]
+  })
 }
 
 /** A line beside each run: drawn out where it is pulled, broken where it is slack. */

@@ -6,6 +6,10 @@ export interface CountedOnFace {
   readonly first: 'under' | 'next' | 'afterTip'
   readonly loopId: string
   readonly fromMarkId: string
+  readonly toMarkId: string
+  /** Counted from and to the teeth so many on from the marks, + = along the travel. */
+  readonly fromTeeth: number
+  readonly toTeeth: number
 }
 
 interface Drawn {
@@ -54,7 +58,7 @@ interface CountInHand {
 /** The count as it runs on the chain; undefined before the first pin, or where the mark stands on none. */
 function countOf({ scene, counted }: Drawn): CountInHand | undefined {
   const loop = counted && scene.loops.find((one) => one.loop.id === counted.loopId)
-  const start = counted && loop?.pitchesTo(counted.fromMarkId)
+  const start = counted && loop?.pitchesTo(counted.fromMarkId, counted.fromTeeth)
   if (!counted || !loop || start === undefined || counted.n === 0) return undefined
   return { loop, start, n: counted.n, first: counted.first }
 }

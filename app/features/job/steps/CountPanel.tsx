@@ -5,12 +5,12 @@ import type { CountRule, EntryOf } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { useDraft, type Draft } from '../../../ui/fields'
 import { showNotice } from '../../../ui/notice'
-import { nounsOf } from '../../../ui/wording'
+import { nounsOf, sectionEndWords } from '../../../ui/wording'
 import { countDraftKey, ruleDraftKey } from '../countKeys'
 import { countablesOf, inHandOf, phaseOf, sectionDraftKey, type Countable } from '../countSection'
 import { useBench } from '../JobContext'
 import { LoopMoves } from './LoopMoves'
-import { CountResult } from './CountResult'
+import { CannotTell, CountResult } from './CountResult'
 import { CountRuleChoice } from './CountRuleChoice'
 import { ruleWords } from './countRuleWords'
 import { useCountKeys } from './useCountKeys'
@@ -18,7 +18,7 @@ import './CountPanel.css'
 
 /** Counts from mark to mark along the runs with no slack in them, and says what the counts mean. */
 export function CountPanel({ step }: { readonly step: Step }) {
-  const { view, say } = useBench()
+  const { view, side, say } = useBench()
   const { state, job } = view
   const countables = countablesOf(step, view)
   const chosen = useDraft(sectionDraftKey(job.id, step.id))
@@ -39,6 +39,8 @@ export function CountPanel({ step }: { readonly step: Step }) {
     )
   const { section, loop, written } = inHand
   const unit = nounsOf(loop).counted
+  const teeth = { fromTeeth: section.expected?.fromTeeth ?? 0, toTeeth: section.expected?.toTeeth ?? 0 }
+  const endOf = (end: 'from' | 'to') => sectionEndWords(view.sheet, loop, section, end, side)
   if (rule === '')
     return (
       <CountRuleChoice
@@ -48,32 +50,31 @@ export function CountPanel({ step }: { readonly step: Step }) {
         onChoose={ruleDraft.setText}
       />
     )
+  if (section.cannotTell && !written)
+    return (
+      <div className="stack">
+        <SectionChoice countables={countables} inHand={inHand} onChoose={chosen.setText} />
+        <p className="warn">
+          <CannotTell section={section} />
+        </p>
+      </div>
+    )
   const write = async () => {
     setWriting(true)
     const typed = [{ field: 'counted', text: String(n) }]
-    const where = { loopId: loop.id, fromMarkId: section.from.id, toMarkId: section.to.id, run: section.run }
+    const where = { loopId: loop.id, fromMarkId: section.from.id, toMarkId: section.to.id, run: section.run, ...teeth }
     await say({ kind: 'count', ...where, rule, counted: n, phase, typed, stepId: step.id }, [count, chosen])
     setWriting(false)
   }
   return (
     <div className="stack">
       <SectionChoice countables={countables} inHand={inHand} onChoose={chosen.setText} />
-      <p className="soft">
-        From the {section.from.name.toLowerCase()},{' '}
-        {section.run === 'tight' ? 'along the tight run' : 'along the slack run'}, to the{' '}
-        {section.to.name.toLowerCase()}. {ruleWords(rule, unit.one)}{' '}
-        <button type="button" className="link" onClick={() => ruleDraft.setText('')}>
-          Count another way
-        </button>
-      </p>
-      {section.run === 'slack' && (
-        <p className="warn">Slack lies on this run: what is counted here is worth little before the tensioner is on.</p>
-      )}
+      <WhatIsCounted countable={inHand} rule={rule} onOtherRule={() => ruleDraft.setText('')} />
       {counting ? (
         <>
           <Counter count={count} n={n} writing={writing} unit={unit.one} />
           <Button variant="filled" onClick={() => void write()} disabled={n === 0}>
-            At the {section.to.name.toLowerCase()}: {n}
+            At {endOf('to')}: {n}
           </Button>
         </>
       ) : (
@@ -85,6 +86,43 @@ export function CountPanel({ step }: { readonly step: Step }) {
       )}
       {counting && <LoopMoves loop={loop} phase={phase} step={step} />}
     </div>
+  )
+}
+
+/** From where to where, along which run, by which rule; where not from mark to mark, why. */
+function WhatIsCounted({
+  countable: { loop, section },
+  rule,
+  onOtherRule,
+}: {
+  readonly countable: Countable
+  readonly rule: CountRule
+  readonly onOtherRule: () => void
+}) {
+  const { view, side } = useBench()
+  const endOf = (end: 'from' | 'to') => sectionEndWords(view.sheet, loop, section, end, side)
+  const unit = nounsOf(loop).counted
+  const named = section.expected !== undefined && (section.expected.fromTeeth !== 0 || section.expected.toTeeth !== 0)
+  return (
+    <>
+      <p className="soft">
+        From {endOf('from')}, {section.run === 'tight' ? 'along the tight run' : 'along the slack run'}, to{' '}
+        {endOf('to')}. {ruleWords(rule, unit.one)}{' '}
+        <button type="button" className="link" onClick={onOtherRule}>
+          Count another way
+        </button>
+      </p>
+      {named && (
+        <p className="soft">
+          A mark off the {nounsOf(loop).loop}, or less than two teeth on it, would read the same with the cam a tooth
+          out. Find the {nounsOf(loop).wheel}’s gap or tooth ringed on the drawing by counting from the mark, and put
+          paint on it.
+        </p>
+      )}
+      {section.run === 'slack' && (
+        <p className="warn">Slack lies on this run: what is counted here is worth little before the tensioner is on.</p>
+      )}
+    </>
   )
 }
 

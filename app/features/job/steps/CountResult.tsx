@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { type CountVerdict, readDrive } from '@link-count/core/drive'
+import { type CountVerdict, type Section, readDrive } from '@link-count/core/drive'
 import { verdictOfCount } from '@link-count/core/ledger'
 import type { BuildSheet, EntryOf } from '@link-count/core/model'
 import { fixed, formatDeg, formatLateness } from '@link-count/core/units'
@@ -31,8 +31,7 @@ export function CountResult({
     return (
       <div className="result">
         <p>
-          Counted <span className="reading">{written.counted}</span>. No expected count: the build sheet needs the
-          distance between the shafts and where the marks point in the timing position, or a count from the book.
+          Counted <span className="reading">{written.counted}</span>. <NoVerdict countable={countable} />
         </p>
         {again}
       </div>
@@ -49,6 +48,33 @@ export function CountResult({
     </div>
   )
 }
+
+/** Why a count says nothing. */
+function NoVerdict({ countable: { section } }: { readonly countable: Countable }) {
+  if (section.cannotTell) return <CannotTell section={section} />
+  if (section.expected)
+    return (
+      <>
+        It was counted to a mark that stands off the wrap, or at its very end. Counted so it comes out the same however
+        late the cam is, so it says nothing: strike it and count to the tooth that is named.
+      </>
+    )
+  return (
+    <>
+      No expected count: the build sheet needs the distance between the shafts and where the marks point in the timing
+      position, or a count from the book.
+    </>
+  )
+}
+
+/** Where no tooth near a mark stays on the wrap. */
+export const CannotTell = ({ section: { from, to } }: { readonly section: Section }) => (
+  <>
+    This count cannot tell. Between the {from.name.toLowerCase()} and the {to.name.toLowerCase()} one wheel holds so few
+    teeth that none near its mark would stay on it with the cam two teeth out. Count to other marks or along the other
+    run, or read the camshaft instead.
+  </>
+)
 
 function CountFigures({
   countable,
@@ -111,7 +137,7 @@ function openExpected(
 ) {
   const solved = readDrive(sheet).solved(loop)
   const { expected } = section
-  const off = [expected?.movedFrom ?? 0, expected?.movedTo ?? 0].filter((teeth) => teeth !== 0)
+  const named = [expected?.fromTeeth ?? 0, expected?.toTeeth ?? 0].some((teeth) => teeth !== 0)
   return {
     title: 'Expected count',
     value: `${fixed(verdict.expectedPitches, 2)} pitches`,
@@ -127,11 +153,11 @@ function openExpected(
         value: expected?.otherRunPitches === undefined ? 'not known' : fixed(expected.otherRunPitches, 2),
       },
       { label: 'Whole loop', value: solved.ok ? `${solved.value.pitches} pitches` : 'not solved' },
-      ...(off.length > 0
+      ...(named && expected
         ? [
             {
-              label: 'A mark stands off the wrap',
-              value: `counted to the nearest engaged tooth, ${off.join(' and ')} teeth on`,
+              label: 'Counted between named teeth, as a mark does not stand well on the wrap',
+              value: `${expected.fromTeeth} and ${expected.toTeeth} on from their marks, + along the travel`,
             },
           ]
         : []),

@@ -1,11 +1,12 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
-import { moveOverDriver, movesOf, readDrive } from '@link-count/core/drive'
+import { moveOverDriver, movesOf, readDrive, type Section } from '@link-count/core/drive'
 import { readLoop } from '@link-count/core/ledger'
 import type { Loop, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness } from '@link-count/core/units'
+import { sectionEndWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { moveWords } from '../moveWords'
 
@@ -60,18 +61,7 @@ export function LoopMoves({ loop, phase, step }: { loop: Loop; phase: Phase; ste
           </p>
         </div>
       ))}
-      {several && then.length > 1 && (
-        <p className="soft">
-          Then count{' '}
-          {then
-            .map(({ sectionId, pitches }) => {
-              const section = sections.find(({ id }) => id === sectionId)
-              return `${fixed(pitches, 1)} pitches from the ${section?.from.name.toLowerCase() ?? ''}`
-            })
-            .join(', ')}
-          . The slack run takes up the rest.
-        </p>
-      )}
+      {several && then.length > 1 && <ThenCount loop={loop} sections={sections} then={then} />}
       {phase !== 'found' &&
         loopOn &&
         [...(atDriver ? [atDriver] : []), ...wrong].map(({ memberId, layTeeth }) => (
@@ -89,4 +79,23 @@ export function LoopMoves({ loop, phase, step }: { loop: Loop; phase: Phase; ste
         ))}
     </>
   )
+}
+
+/** What the counts are once it was moved. */
+function ThenCount({
+  loop,
+  sections,
+  then,
+}: {
+  loop: Loop
+  sections: readonly Section[]
+  then: ReturnType<typeof movesOf>['then']
+}) {
+  const { view, side } = useBench()
+  const counts = then.map(({ sectionId, pitches }) => {
+    const section = sections.find(({ id }) => id === sectionId)
+    const from = section ? sectionEndWords(view.sheet, loop, section, 'from', side) : ''
+    return `${fixed(pitches, 1)} pitches from ${from}`
+  })
+  return <p className="soft">Then count {counts.join(', ')}. The slack run takes up the rest.</p>
 }

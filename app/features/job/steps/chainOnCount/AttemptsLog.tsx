@@ -1,6 +1,7 @@
 import { attemptsAt, readLoop, type Attempt } from '@link-count/core/ledger'
 import type { Loop } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
+import { sectionEndWords } from '../../../../ui/wording'
 import { moveWords } from '../../moveWords'
 import { useBench } from '../../JobContext'
 import './AttemptsLog.css'
@@ -12,7 +13,10 @@ export function AttemptsLog({ loop }: { readonly loop: Loop }) {
   const attempts = attemptsAt(sheet, loop, state.live, state.seats)
   if (attempts.length < 2) return null
   const { sections } = readLoop(sheet, loop, state.counts, undefined, state.seats)
-  const nameOf = (sectionId: string) => sections.find(({ id }) => id === sectionId)?.from.name.toLowerCase() ?? ''
+  const fromOf = (sectionId: string) => {
+    const section = sections.find(({ id }) => id === sectionId)
+    return section ? sectionEndWords(sheet, loop, section, 'from', side) : ''
+  }
   const words = (move: { memberId: string; teeth: number }) =>
     moveWords({ memberId: move.memberId, layTeeth: move.teeth }, loop, sheet, side)
   const circle = attempts.at(-1)?.sameAs
@@ -22,7 +26,7 @@ export function AttemptsLog({ loop }: { readonly loop: Loop }) {
       <ol>
         {attempts.map((attempt, i) => (
           <li key={i}>
-            {attempt.moved.map(words).join(' ') || 'As it was hung.'} <Read attempt={attempt} nameOf={nameOf} />
+            {attempt.moved.map(words).join(' ') || 'As it was hung.'} <Read attempt={attempt} fromOf={fromOf} />
           </li>
         ))}
       </ol>
@@ -36,7 +40,7 @@ export function AttemptsLog({ loop }: { readonly loop: Loop }) {
   )
 }
 
-function Read({ attempt, nameOf }: { attempt: Attempt; nameOf: (sectionId: string) => string }) {
+function Read({ attempt, fromOf }: { attempt: Attempt; fromOf: (sectionId: string) => string }) {
   if (attempt.found.length === 0) return <span className="soft">Not counted yet.</span>
   return (
     <span className="soft">
@@ -44,7 +48,7 @@ function Read({ attempt, nameOf }: { attempt: Attempt; nameOf: (sectionId: strin
       {attempt.found
         .map(
           ({ sectionId, foundPitches, expectedPitches }) =>
-            `${fixed(foundPitches, 1)}${expectedPitches === undefined ? '' : ` of ${fixed(expectedPitches, 1)}`} from the ${nameOf(sectionId)}`,
+            `${fixed(foundPitches, 1)}${expectedPitches === undefined ? '' : ` of ${fixed(expectedPitches, 1)}`} from ${fromOf(sectionId)}`,
         )
         .join(', ')}
       {attempt.next.length === 0 ? ': right.' : '.'}

@@ -1,12 +1,12 @@
 import { Button } from '@mantine/core'
-import { hangingOrder, type HangingStep, readDrive } from '@link-count/core/drive'
+import { hangingOrder, type HangingStep, type Section, readDrive } from '@link-count/core/drive'
 import { readLoop } from '@link-count/core/ledger'
 import type { BuildSheet, Loop } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
-import { fixed, ratioValue } from '@link-count/core/units'
+import { fixed, ratioValue, type Side } from '@link-count/core/units'
 import { useDraft } from '../../../../ui/fields'
-import { handWords, nounsOf } from '../../../../ui/wording'
+import { handWords, nounsOf, sectionEndWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { Fold } from '../../../../ui/Fold'
 import './HangingOrder.css'
@@ -36,7 +36,7 @@ export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly ste
       <ol className="hanging" aria-label={`Order of hanging the ${loop.name.toLowerCase()}`}>
         {order.map((part, i) => (
           <li key={part.memberId} aria-current={i === at ? 'step' : undefined} className={i < at ? 'hung' : ''}>
-            {partWords(part, order[i - 1], nameOf, nouns.pitches)}
+            {partWords(part, order[i - 1], nameOf, (section) => stretchWords(sheet, loop, section, side))}
           </li>
         ))}
       </ol>
@@ -65,18 +65,25 @@ export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly ste
 }
 
 function partWords(
-  { memberId, passed, how, pitchesToBefore }: HangingStep,
+  { memberId, passed, how, toBefore }: HangingStep,
   before: HangingStep | undefined,
   nameOf: (id: string) => string,
-  units: string,
+  stretch: (section: Section) => string,
 ) {
   const name = nameOf(memberId)
   if (how === 'first') return `Over the ${name} first, at its mark.`
   const way = passed === 'outside' ? `Past the ${name}, on its outer side` : `Over the ${name}`
   if (how === 'slack') return `${way}: whatever is over lies here.`
   return `${way}, the run back to the ${nameOf(before?.memberId ?? '')} kept straight${
-    pitchesToBefore === undefined ? '.' : `: ${fixed(pitchesToBefore, 1)} ${units} from mark to mark.`
+    toBefore?.expected ? `: ${stretch(toBefore)}.` : '.'
   }`
+}
+
+function stretchWords(sheet: BuildSheet, loop: Loop, section: Section, side: Side): string {
+  const { pitches = 0, fromTeeth = 0, toTeeth = 0 } = section.expected ?? {}
+  const end = (which: 'from' | 'to') => sectionEndWords(sheet, loop, section, which, side)
+  const between = fromTeeth === 0 && toTeeth === 0 ? 'from mark to mark' : `from ${end('from')} to ${end('to')}`
+  return `${fixed(pitches, 1)} ${nounsOf(loop).pitches} ${between}`
 }
 
 /** What is held while the loop goes on: each camshaft with its own lock on the register, so that it comes out again. */
