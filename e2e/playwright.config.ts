@@ -22,7 +22,8 @@ export default defineConfig({
   timeout: 180_000,
   expect: { timeout: 25_000 },
   fullyParallel: true,
-  workers: 2,
+  // One more than two cores: some of a journey is waiting.
+  workers: 3,
   retries: 0,
   forbidOnly: true,
   use: {
