@@ -145,12 +145,42 @@ for (const [which, some] of [
         expect.soft(await violations(page), `${name}, light`).toEqual([])
         await page.emulateMedia({ colorScheme: 'dark' })
         await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark')
-        expect.soft(await violations(page), `${name}, dark`).toEqual([])
+        // Nothing but the colours is another.
+        const colours = { part: 'html', rule: 'color-contrast' }
+        expect.soft(await violations(page, colours), `${name}, dark`).toEqual([])
         expect.soft(outside.splice(0), name).toEqual([])
         expect.soft(complaints.splice(0), name).toEqual([])
       })
   })
 }
+
+test('words can be read under the pointer and with the focus, light and dark', async ({ page }) => {
+  for (const path of ['/demo/job/job-tractor-3', '/demo/engine/tractor', '/demo/job/job-lifeboat-1/card', '/demo'])
+    for (const colorScheme of ['light', 'dark'] as const) {
+      await page.emulateMedia({ colorScheme })
+      await page.goto(path)
+      await expect(page.locator('h1, h2').filter({ visible: true }).first()).toBeVisible()
+      // One of each look is enough.
+      const looks = await page.locator('button:visible, a:visible, summary:visible').evaluateAll((all) => {
+        const seen = new Set<string>()
+        return all.flatMap((one, i) => {
+          const look = `${one.tagName} ${one.className} ${one.getAttribute('data-variant') ?? ''} ${one.closest('header') ? 'header' : ''}`
+          if (seen.has(look) || (one as HTMLButtonElement).disabled) return []
+          seen.add(look)
+          one.setAttribute('data-look', String(i))
+          return [i]
+        })
+      })
+      expect(looks.length).toBeGreaterThan(3)
+      for (const look of looks) {
+        const part = `[data-look="${look}"]`
+        await page.locator(part).hover()
+        expect.soft(await violations(page, { part, rule: 'color-contrast' }), `${path} hovered ${part}`).toEqual([])
+        await page.locator(part).focus()
+        expect.soft(await violations(page, { part, rule: 'color-contrast' }), `${path} focused ${part}`).toEqual([])
+      }
+    }
+})
 
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })

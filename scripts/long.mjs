@@ -32,7 +32,10 @@ const kills = () =>
 /** All forty absurd things into every field of every engine of the demo. */
 const absurd = () => inBrowser('absurd', { ABSURD: 'all' })
 
-const parts = { guard, fuzz, kills, absurd }
+/** Whole journeys that npm test leaves out. */
+const journeys = () => inBrowser('journeys', { JOURNEYS: 'all' })
+
+const parts = { guard, fuzz, kills, absurd, journeys }
 
 ensureInstalled()
 const named = process.argv.slice(2)

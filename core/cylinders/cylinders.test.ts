@@ -46,6 +46,47 @@ function engine(
 }
 const places = (sheet: BuildSheet) => sheet.cylinders.map(({ id }) => firingDegOf(sheet, id))
 
+const evenlyApart = (sheet: BuildSheet) => {
+  const { status, places: fired } = judgeFiring(sheet)
+  const degs = Object.values(fired).sort((a, b) => a - b)
+  const step = 720 / degs.length
+  return status === 'settled' && degs.every((deg, i) => Math.abs(deg - i * step) < 1e-9)
+}
+
+/* Usual orders, from memory; that such a crank fires evenly in them follows from the order alone. */
+describe('throws to begin from fire in their usual orders, evenly', () => {
+  test.each<[Layout, number, string]>([
+    ['inLine', 3, '1-2-3'],
+    ['inLine', 3, '1-3-2'],
+    ['inLine', 4, '1-3-4-2'],
+    ['inLine', 4, '1-2-4-3'],
+    ['inLine', 5, '1-2-4-5-3'],
+    ['inLine', 6, '1-5-3-6-2-4'],
+    ['inLine', 6, '1-4-2-6-3-5'],
+    ['inLine', 8, '1-6-2-5-8-3-7-4'],
+  ])('%s of %i, %s', (layout, n, order) => {
+    const cranks = throwPatterns(layout, n).map(({ crankpinsDeg }) => engine(layout, crankpinsDeg, { order }))
+    expect(cranks.filter(evenlyApart)).toHaveLength(1)
+  })
+  test('an in-line four with its throws crossed: 270, 180, 90 and 180 from 1 to 3 to 2 to 4', () => {
+    const cross = throwPatterns('inLine', 4).find(({ id }) => id === 'crossPlane')?.crankpinsDeg ?? []
+    expect(places(engine('inLine', cross, { order: '1-3-2-4' }))).toEqual([0, 450, 270, 540])
+  })
+  test.each<[Layout, number, readonly number[]]>([
+    ['vee', 8, [135, 45]],
+    ['vee', 12, [120, 60]],
+    ['opposed', 4, [180, 0]],
+    ['opposed', 6, [180, 0]],
+  ])('%s of %i can fire evenly, whichever way it runs', (layout, n, axes) => {
+    for (const running of ['clockwise', 'anticlockwise'] as const) {
+      const least = throwPatterns(layout, n).map(
+        ({ crankpinsDeg }) => judgeFiring(engine(layout, crankpinsDeg, { axes, running })).orders[0]?.unevenDeg,
+      )
+      expect(least).toContain(0)
+    }
+  })
+})
+
 describe('firing places from axes, throws and order', () => {
   test('flat-plane four, 1-3-4-2 and 1-2-4-3', () => {
     expect(places(engine('inLine', [0, 180, 180, 0], { order: '1-3-4-2' }))).toEqual([0, 540, 180, 360])

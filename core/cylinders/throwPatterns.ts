@@ -11,6 +11,7 @@ const inLine: Readonly<Record<number, readonly ThrowPattern[]>> = {
     { id: 'together', crankpinsDeg: [0, 0] },
     { id: 'oneUpOneDown', crankpinsDeg: [0, 180] },
     { id: 'quarter', crankpinsDeg: [0, 90] },
+    { id: 'quarterBack', crankpinsDeg: [0, 270] },
   ],
   3: [
     { id: 'thirds', crankpinsDeg: [0, 120, 240] },
@@ -18,17 +19,18 @@ const inLine: Readonly<Record<number, readonly ThrowPattern[]>> = {
   ],
   4: [
     { id: 'flatPlane', crankpinsDeg: [0, 180, 180, 0] },
-    { id: 'crossPlane', crankpinsDeg: [0, 90, 270, 180] },
+    { id: 'crossPlane', crankpinsDeg: [0, 270, 90, 180] },
+    { id: 'crossPlaneBack', crankpinsDeg: [0, 90, 270, 180] },
   ],
-  5: [{ id: 'fifths', crankpinsDeg: [0, 144, 216, 288, 72] }],
+  5: [{ id: 'fifths', crankpinsDeg: [0, 216, 144, 72, 288] }],
   6: [
     { id: 'mirrored', crankpinsDeg: [0, 120, 240, 240, 120, 0] },
     { id: 'mirroredBack', crankpinsDeg: [0, 240, 120, 120, 240, 0] },
   ],
-  8: [{ id: 'straightEight', crankpinsDeg: [0, 180, 90, 270, 270, 90, 180, 0] }],
+  8: [{ id: 'straightEight', crankpinsDeg: [0, 180, 270, 90, 90, 270, 180, 0] }],
 }
 
-/** Usual throws to begin from; any other is typed. Cylinders are listed bank by bank, each from the timing side: in a V those that
+/** Usual throws to begin from; a pin that is ahead the way the engine runs comes to the top before the first; any other is typed. Cylinders are listed bank by bank, each from the timing side: in a V those that
  *  stand across from each other share a crankpin, opposed ones have pins half a turn apart; a radial's all sit on one pin, or in two rows
  *  round the star by turns, the second row's pin half a turn on. Source: common practice. */
 export function throwPatterns(layout: Layout, cylinders: number): readonly ThrowPattern[] {

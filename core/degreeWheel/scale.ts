@@ -5,6 +5,7 @@ import {
   fixed,
   parseDegrees,
   parseLength,
+  plainText,
   radFromDeg,
   wheelDeg,
   wrapTo360,
@@ -23,12 +24,20 @@ export type ScaleError =
   | { readonly code: 'placeMissing'; readonly places: readonly WheelPlace[]; readonly number: number }
   | { readonly code: 'chordTooLong'; readonly chordMm: number; readonly mostMm: number }
 
-const words: readonly (readonly [RegExp, WheelPlace])[] = [
-  [/\s*(b\.?b\.?d\.?c\.?|before\s+(bottom|bdc))$/i, 'beforeBottom'],
-  [/\s*(a\.?b\.?d\.?c\.?|after\s+(bottom|bdc))$/i, 'afterBottom'],
-  [/\s*(b\.?t\.?d\.?c\.?|before(\s+(top|tdc))?|b)$/i, 'beforeTop'],
-  [/\s*(a\.?t\.?d\.?c\.?|after(\s+(top|tdc))?|a)$/i, 'afterTop'],
+const bottom = String.raw`(?:b\.?d\.?c\.?|bottom(?: dead cent(?:re|er))?)`
+const top = String.raw`(?:t\.?d\.?c\.?|t\.?c\.?|top(?: dead cent(?:re|er))?)`
+const said: readonly (readonly [string, WheelPlace])[] = [
+  [String.raw`(?:b\.?b\.?d\.?c\.?|before ${bottom})`, 'beforeBottom'],
+  [String.raw`(?:a\.?b\.?d\.?c\.?|after ${bottom})`, 'afterBottom'],
+  [String.raw`(?:b\.?t\.?d?\.?c\.?|before(?: ${top})?|b)`, 'beforeTop'],
+  [String.raw`(?:a\.?t\.?d?\.?c\.?|after(?: ${top})?|a)`, 'afterTop'],
 ]
+/* Said after the number, or before it. */
+const words = said.map(([pattern, place]) => ({
+  place,
+  behind: new RegExp(`^(.*?)\\s*${pattern}$`, 'i'),
+  ahead: new RegExp(`^${pattern}\\s+(.*)$`, 'i'),
+}))
 
 const sinceTop: Record<WheelPlace, (number: number) => number> = {
   beforeTop: (number) => -number,
@@ -43,12 +52,15 @@ const sinceTop: Record<WheelPlace, (number: number) => number> = {
  *  along the tape, or a chord from the datum mark. Errors: not a number, out of range, place missing, chord over the diameter. */
 export function readScale(text: string, scale: WheelScale): Result<WheelDeg, ScaleError> {
   if (scale.kind === 'rim') return readRim(text, scale)
-  const trimmed = text.trim().replace(/°/g, ' ').trim()
-  const said = words.find(([pattern]) => pattern.test(trimmed))
+  const plain = plainText(text).replace(/\s+/g, ' ')
+  const [found] = words.flatMap(({ place, behind, ahead }) => {
+    const [, rest] = behind.exec(plain) ?? ahead.exec(plain) ?? []
+    return rest === undefined ? [] : [{ place, rest }]
+  })
   const most = { full: 360, half: 180, quarter: 90 }[scale.kind]
-  const number = parseDegrees(said ? trimmed.replace(said[0], '') : trimmed, { least: 0, most: said ? 180 : most })
+  const number = parseDegrees(found?.rest ?? plain, { least: 0, most: found ? 180 : most })
   if (!number.ok) return number
-  if (said) return ok(wheelDeg(wrapTo360(sinceTop[said[1]](number.value))))
+  if (found) return ok(wheelDeg(wrapTo360(sinceTop[found.place](number.value))))
   if (scale.kind === 'full') return ok(wheelDeg(wrapTo360(scale.rises === 'running' ? number.value : -number.value)))
   const places = placesOf(number.value, scale.kind)
   const [only] = places

@@ -1,3 +1,5 @@
+import { MM_PER, type LengthUnit } from '../units'
+
 /** A single figure of the book is right to within this much: a thou either way. Common practice, no source. */
 export const SINGLE_LASH_HALF_MM = 0.025
 
@@ -24,10 +26,10 @@ export function judgeGap(
 /** A gap that no valve has, and what was likely meant: ".007 in" for a 0.07 that stands without a unit or with the wrong one. Millimetres. */
 export function oddGap(
   typedValue: number,
-  unit: 'mm' | 'in' | 'thou' | 'cm' | undefined,
+  unit: LengthUnit | undefined,
   bookMm: number | undefined,
 ): { readonly asMm: number; readonly meant: readonly { readonly mm: number; readonly words: string }[] } | undefined {
-  const per = { mm: 1, in: 25.4, thou: 0.0254, cm: 10 }[unit ?? 'mm']
+  const per = MM_PER[unit ?? 'mm']
   const asMm = typedValue * per
   const [least, most] = bookMm === undefined ? [0.08, 0.8] : [bookMm / 2.5, bookMm * 3]
   if (asMm >= least && asMm <= most) return undefined

@@ -19,7 +19,10 @@ export interface AdjusterKindRecord {
 export const adjusterKinds: { readonly [K in Adjuster['kind']]: AdjusterKindRecord } = {
   // The loop laid over by a tooth is a move of the loop, with or without this line on the sheet.
   chainTooth: { effort: 3, moves: () => undefined },
-  hub: { effort: 2, moves: ({ positions }, seat) => (positions ? placesOf(positions, seat) : undefined) },
+  hub: {
+    effort: 2,
+    moves: ({ positions }, seat) => (positions ? stepsOf(360 / positions / seat.perTurn, seat.cycleDeg) : undefined),
+  },
   keyway: { effort: 5, moves: chosenAngles },
   turnedOver: { effort: 5, moves: chosenAngles },
   offsetKey: { effort: 5, moves: keysInDrawer },
@@ -29,9 +32,12 @@ export const adjusterKinds: { readonly [K in Adjuster['kind']]: AdjusterKindReco
   grubScrews: { effort: 2, moves: anywhere },
 }
 
-/** Places to the turn of a shaft, as steps round the whole cycle. */
-export const placesOf = (places: number, { perTurn, cycleDeg }: Seat) =>
-  ({ kind: 'steps', places: Math.max(1, Math.round((places * perTurn * cycleDeg) / 360)) }) as const
+/** Steps of so many crank degrees round the whole cycle, which need not hold a whole number of them: 13 splines on a shaft at 2/3 step by 41.54°. */
+export function stepsOf(stepDeg: number, cycleDeg: number) {
+  const places = cycleDeg / stepDeg
+  const whole = Math.round(places)
+  return { kind: 'steps', places: Math.abs(places - whole) < 1e-9 ? whole : places } as const
+}
 
 function chosenAngles({ anglesDeg }: Adjuster, { perTurn }: Seat): Mover['by'] | undefined {
   return anglesDeg && { kind: 'choices', laterDeg: [0, ...anglesDeg.map((deg) => deg / perTurn)] }

@@ -1,8 +1,8 @@
-import { shaftsBehind, readDrive } from '../drive'
+import { couplingWorth, shaftsBehind, readDrive } from '../drive'
 import type { BuildSheet } from '../model'
 import { partsOf } from '../sheet'
 import { ratioValue } from '../units'
-import { adjusterKinds, placesOf } from './adjusterKinds'
+import { adjusterKinds, stepsOf } from './adjusterKinds'
 import type { Mover } from './moves'
 import { camshaftsBehind } from './camshaftsBehind'
 
@@ -18,26 +18,24 @@ export const TOOTH_ABOVE_EFFORT = 4
 
 /** Every place of every coupling, both ends of a quill, with the camshafts behind it. */
 export const couplingMoves = (sheet: BuildSheet): DriveMove[] =>
-  sheet.couplings.flatMap(({ id, kind, toId, positions, positionsTo }) => {
+  sheet.couplings.flatMap((coupling) => {
+    const { id, kind } = coupling
     const behind = shaftsBehind(sheet, id)
     const camIds = sheet.shafts.flatMap((shaft) =>
       shaft.kind === 'cam' && behind.includes(shaft.id) ? [shaft.id] : [],
     )
-    const perTurn = perTurnOf(sheet, toId)
-    if (kind === 'gearMesh' || perTurn === undefined) return []
-    const move = (end: 'near' | 'far', places: number): DriveMove => ({
+    const { from, to } = couplingWorth(sheet, coupling)
+    if (kind === 'gearMesh') return []
+    const move = (end: 'near' | 'far', crankDeg: number): DriveMove => ({
       mover: {
         id: `${end === 'near' ? 'coupling' : 'couplingTo'} ${id}`,
         of: { part: 'coupling', couplingId: id, end },
         effort: COUPLING_EFFORT,
-        by: placesOf(places, { perTurn, cycleDeg: sheet.cycleDeg }),
+        by: stepsOf(crankDeg, sheet.cycleDeg),
       },
       camIds,
     })
-    return [
-      ...(positions ? [move('near', positions.value)] : []),
-      ...(positionsTo ? [move('far', positionsTo.value)] : []),
-    ]
+    return [...(from ? [move('near', from.crankDeg)] : []), ...(to ? [move('far', to.crankDeg)] : [])]
   })
 
 /** Every adjuster whose figures are known, with the camshafts that are turned through its wheel. One at the crank only by its keys. */

@@ -3,7 +3,7 @@ import { readLoop, type JobState } from '../ledger'
 import type { BuildSheet, Loop, Member, Phase } from '../model'
 import { partsOf } from '../sheet'
 import { camshaftsBehind, loopsTo } from './camshaftsBehind'
-import { adjusterKinds } from './adjusterKinds'
+import { adjusterKinds, stepsOf } from './adjusterKinds'
 import { TOOTH_ABOVE_EFFORT, type DriveMove } from './driveMoves'
 
 /** Teeth each way over a wheel where every camshaft behind it has a tooth of its own as well: whoever is further out hangs the loop again. */
@@ -46,8 +46,7 @@ function placesOf(sheet: BuildSheet, memberId: string): number | undefined {
   const member: Member | undefined = partsOf(sheet).member(memberId)
   const shaft = partsOf(sheet).shaft(member?.shaftId)
   if (!member?.teeth || !shaft) return undefined
-  const places = sheet.cycleDeg / toothWorth(member.teeth.value, readDrive(sheet).ratioOf(shaft)).crankDeg
-  return Math.abs(places - Math.round(places)) < 1e-9 ? Math.round(places) : places
+  return stepsOf(toothWorth(member.teeth.value, readDrive(sheet).ratioOf(shaft)).crankDeg, sheet.cycleDeg).places
 }
 
 function loopIsCounted(sheet: BuildSheet, state: JobState, phase: Phase, loopId: string): boolean {

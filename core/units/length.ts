@@ -1,19 +1,33 @@
 import type { Result } from '../result'
 import { parseQuantity, type Parsed, type QuantityError, type UnitName } from './parseQuantity'
 
-export type LengthUnit = 'mm' | 'cm' | 'in' | 'thou'
+export type LengthUnit = 'mm' | 'cm' | 'm' | 'µm' | 'in' | 'ft' | 'thou'
 export type LengthError = QuantityError<LengthUnit>
 
 export const MM_PER_INCH = 25.4
 
+/** Millimetres in one of each. */
+export const MM_PER: Readonly<Record<LengthUnit, number>> = {
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  µm: 0.001,
+  in: MM_PER_INCH,
+  ft: 12 * MM_PER_INCH,
+  thou: MM_PER_INCH / 1000,
+}
+
 const units: readonly UnitName<LengthUnit>[] = [
-  { unit: 'mm', pattern: /^(mm|millimetres?|millimeters?)\.?$/, worth: 1 },
-  { unit: 'cm', pattern: /^cm\.?$/, worth: 10 },
-  { unit: 'in', pattern: /^(in|ins|inch|inches|"|″|'')\.?$/, worth: MM_PER_INCH },
-  { unit: 'thou', pattern: /^(thou|thous|th|mil|mils)\.?$/, worth: MM_PER_INCH / 1000 },
+  { unit: 'mm', pattern: /^(mm|millimetres?|millimeters?)\.?$/, worth: MM_PER.mm },
+  { unit: 'cm', pattern: /^(cm|centimetres?|centimeters?)\.?$/, worth: MM_PER.cm },
+  { unit: 'm', pattern: /^(m|metres?|meters?)\.?$/, worth: MM_PER.m },
+  { unit: 'µm', pattern: /^(µm|um|microns?|micrometres?|micrometers?)\.?$/, worth: MM_PER.µm },
+  { unit: 'ft', pattern: /^(ft|foot|feet)\.?$/, worth: MM_PER.ft },
+  { unit: 'in', pattern: /^(in|ins|inch|inches|")\.?$/, worth: MM_PER.in },
+  { unit: 'thou', pattern: /^(thou|thous|th|mil|mils)\.?$/, worth: MM_PER.thou },
 ]
 
-/** A length as people write it (3/16", 1 1/2 in, 4.8mm, .004 in, 4 thou), in mm; the typed text is kept.
+/** A length as people write it (3/16", 1 1/2 in, 4.8mm, .004 in, 4 thou, 25 µm, 2 ft), in mm; the typed text is kept.
  *  With no unit the error lists what it would be in mm, inches and thou. */
 export const parseLength = (text: string): Result<Parsed<LengthUnit>, LengthError> =>
   parseQuantity(text, { units, candidates: ['mm', 'in', 'thou'] })

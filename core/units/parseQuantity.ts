@@ -1,5 +1,6 @@
 import { err, ok, type Result } from '../result'
 import { parseNumber, type NumberError } from './parseNumber'
+import { plainText } from './plainText'
 
 /** One way of writing a unit, and what one of it is worth in the canonical unit of its kind. */
 export interface UnitName<U extends string> {
@@ -25,12 +26,14 @@ export function parseQuantity<U extends string>(
   { units, candidates }: { readonly units: readonly UnitName<U>[]; readonly candidates: readonly U[] },
 ): Result<Parsed<U>, QuantityError<U>> {
   const typed = text.trim()
-  const split = /^(.*?[\d½¼¾.,])\s*([a-zµ°"'′″·.\-*\s]*)$/i.exec(typed)
+  const split = /^(.*?[\d.,])\s*([a-zµ°"'·.\-*/\s]*)$/i.exec(plainText(typed))
   if (!split) {
     const number = parseNumber(typed)
     return number.ok ? err({ code: 'notANumber', text }) : number
   }
-  const [, numberText = '', unitText = ''] = split
+  const [, numberText = '', behind = ''] = split
+  // 3/16ths
+  const unitText = numberText.includes('/') ? behind.replace(/^(ths?|rds?|nds?)\b/i, '') : behind
   const number = parseNumber(numberText)
   if (!number.ok) return number
   const name = unitText.trim().toLowerCase()

@@ -58,7 +58,10 @@ export const setPolar =
 
 /** Cylinder ids from an order of names; undefined when it does not name each of them once. */
 export function orderFromNames(sheet: BuildSheet, text: string): string[] | undefined {
-  const typed = text.split(/[^\p{L}\p{N}]+/u).filter(Boolean)
+  const parts = text.split(/[^\p{L}\p{N}]+/u).filter(Boolean)
+  // 1342, where no name is longer than a sign.
+  const single = parts.length === 1 && sheet.cylinders.every(({ name }) => name.length === 1)
+  const typed = single ? [...(parts[0] ?? '')] : parts
   const ids = typed.flatMap((name) => sheet.cylinders.find((cylinder) => cylinder.name === name)?.id ?? [])
   const each = ids.length === sheet.cylinders.length && new Set(ids).size === ids.length
   return each && typed.length === ids.length ? ids : undefined

@@ -10,6 +10,7 @@ import {
   parseNumber,
   type AngleError,
   type LengthError,
+  type LengthUnit,
   type Parsed,
   type WheelDeg,
 } from '@link-count/core/units'
@@ -62,7 +63,7 @@ export function useField<T, E extends { readonly code: string }>(
   }
 }
 
-export type LengthField = Field<Parsed<'mm' | 'cm' | 'in' | 'thou'>, LengthError | AngleError>
+export type LengthField = Field<Parsed<LengthUnit>, LengthError | AngleError>
 type Within = Pick<Limits, 'least' | 'most'>
 
 /** A length in mm within its limits; one outside of them is refused beside the field. */

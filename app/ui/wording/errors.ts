@@ -14,6 +14,10 @@ export function numberWords(error: NumberError | AngleError): string {
       return 'Nothing is written here yet.'
     case 'notANumber':
       return `“${error.text.slice(0, 30)}” is not a number I can read. Write it like 3.4 or 3/16.`
+    case 'commaOrThousands':
+      return `Is that ${error.part} or ${error.thousands}? Write it without the comma.`
+    case 'clockOrDegrees':
+      return `Is that ${error.clock} on a clock face, or ${error.deg}°? Write ${error.clock}, or ${error.deg}°.`
     case 'tooLarge':
       return 'That number is too large to be anything on an engine.'
     case 'outOfRange':

@@ -6,7 +6,7 @@ import { whatIsKnown, type Known } from '.'
 
 /* The guard against the model, over random walks. Independently computed. `npm run long -- guard` walks further. */
 
-const WALKS = Number(process.env['GUARD_WALKS'] ?? 3000)
+const WALKS = Number(process.env['GUARD_WALKS'] ?? 2000)
 const MERGES = Number(process.env['GUARD_MERGES'] ?? 400)
 const SEED = Number(process.env['GUARD_SEED'] ?? 1)
 

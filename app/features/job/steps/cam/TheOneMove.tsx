@@ -23,7 +23,7 @@ import { useMoveSearch } from '../../../../workers/useMoveSearch'
 import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import { Targets } from './Targets'
-import { draftsOf, oneMoveWords, othersOf } from './oneMove'
+import { newEntriesOf, oneMoveWords, othersOf } from './oneMove'
 import { Fold } from '../../../../ui/Fold'
 import './TheOneMove.css'
 
@@ -54,7 +54,7 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
   const after = best ? countsAfter(best, { sheet, state, phase }) : []
   const within = best?.cams.every(({ leftoverDeg }) => Math.abs(leftoverDeg) <= withinDeg)
   const limit = `${fixed(withinDeg, 1)}°, ${sheet.toleranceDeg ? 'the sheet’s limit' : 'what it was read to'}`
-  const done = (set: MoveSet) => void say(draftsOf(set, after, { sheet, side, stepId: step.id }))
+  const done = (set: MoveSet) => void say(newEntriesOf(set, after, { sheet, side, stepId: step.id }))
   return (
     <section className="diagnosis" aria-label="The one move">
       <h3>The one move</h3>

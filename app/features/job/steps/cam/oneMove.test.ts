@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest'
 import { correctByTeeth } from '@link-count/core/cams'
-import type { BuildSheet } from '@link-count/core/model'
+import type { Adjuster, BuildSheet } from '@link-count/core/model'
 import type { Move, MoverOf } from '@link-count/core/search'
 import { beginSheet } from '@link-count/core/starters'
-import { draftsOf, oneMoveWords, othersOf } from './oneMove'
+import { newEntriesOf, oneMoveWords, othersOf } from './oneMove'
 
 const base = beginSheet({
   id: 's',
@@ -25,6 +25,20 @@ const sheet: BuildSheet = {
     { id: 'keys', kind: 'offsetKey', memberId: 'inlet-sprocket', keysMm: [0.5, 0.8], shaftMm: 25 },
   ],
 }
+/** 21 to 28 and 18 to 27: a half. */
+const withTeeth = (on: BuildSheet): BuildSheet => ({
+  ...on,
+  members: on.members.map((member) => {
+    const n = {
+      'crank-sprocket': 21,
+      'middle-large': 28,
+      'middle-small': 18,
+      'exhaust-sprocket': 27,
+      'inlet-sprocket': 27,
+    }[member.id]
+    return n === undefined ? member : { ...member, teeth: { value: n, typed: String(n), trust: 'measured' as const } }
+  }),
+})
 const move = (of: MoverOf, amount: number, laterDeg: number): Move => ({ moverId: of.part, of, amount, laterDeg })
 const tooth = (memberId: string): MoverOf => ({ part: 'tooth', loopId: 'chain', memberId })
 const adjuster = (adjusterId: string): MoverOf => ({ part: 'adjuster', adjusterId })
@@ -58,6 +72,60 @@ describe('a move in words, engine clockwise from the timing side', () => {
     ))
 })
 
+/* By another route than the code's: what is said is done on a drive of plain angles, counter-clockwise from the timing side, and the cams read again. */
+describe('what an adjuster asks for, done by hand and read again', () => {
+  const staged = (running: 'clockwise' | 'anticlockwise', kind: Adjuster['kind'], memberId: string): BuildSheet => ({
+    ...beginSheet({
+      id: 's',
+      engineId: 'e',
+      at: '2026-01-01T00:00:00.000Z',
+      cylinders: 4,
+      drive: 'twoStage',
+      guide: false,
+      tensioner: true,
+    }),
+    running: { value: running, typed: running, trust: 'measured' },
+    adjusters: [{ id: 'one', kind, memberId, positions: 17, keysMm: [0.5], shaftMm: 25 }],
+  })
+  /** Plane degrees that the words turn the thing by: which of the two is turned, and by how much. */
+  function turnSaid(text: string, side: 'timing' | 'opposite') {
+    const [, what = '', deg = '', hand, how] =
+      /: the (.+) ([\d.]+)° (clockwise|anticlockwise) (in its|on the)/.exec(text) ?? []
+    const asSeen = Number(deg) * (hand === 'anticlockwise' ? 1 : -1)
+    return { what, wheelOnShaft: how === 'on the', planeDeg: side === 'timing' ? asSeen : -asSeen }
+  }
+  /** Every wheel's and shaft's own sense is the crank's here; the crank stands. Gives how much later the camshafts come, crank degrees. */
+  function laterBy(text: string, side: 'timing' | 'opposite', { running, perTurn, drives }: Case): number {
+    const { wheelOnShaft, planeDeg } = turnSaid(text, side)
+    expect(wheelOnShaft, text).toBe(drives)
+    // A wheel turned on the shaft that drives it takes all behind it along; a camshaft turned in its wheel goes by itself: the shaft moves as said, either way.
+    const alongRunning = running === 'clockwise' ? -planeDeg : planeDeg
+    return -alongRunning / perTurn
+  }
+  interface Case {
+    readonly running: 'clockwise' | 'anticlockwise'
+    readonly perTurn: number
+    readonly drives: boolean
+  }
+  const kinds = ['hub', 'keyway', 'offsetKey', 'slots', 'taper', 'grubScrews', 'turnedOver', 'couplingSlip'] as const
+  const places = [
+    ['crank-sprocket', 1, true],
+    ['middle-small', 0.75, true],
+    ['middle-large', 0.75, false],
+    ['inlet-sprocket', 0.5, false],
+  ] as const
+  test.each(kinds)('%s', (kind) => {
+    for (const [memberId, perTurn, drives] of places)
+      for (const running of ['clockwise', 'anticlockwise'] as const)
+        for (const side of ['timing', 'opposite'] as const)
+          for (const laterDeg of [-1.91, 1.91, 12]) {
+            const on = withTeeth(staged(running, kind, memberId))
+            const text = oneMoveWords(move(adjuster('one'), 1, laterDeg), on, side)
+            expect(Math.abs(laterBy(text, side, { running, perTurn, drives }) - laterDeg), text).toBeLessThan(0.02)
+          }
+  })
+})
+
 test('what is written is what the ledger means by it: a late cam is laid back by as many teeth as the count would', () => {
   const set = {
     shared: [],
@@ -71,7 +139,7 @@ test('what is written is what the ledger means by it: a late cam is laid back by
     misses: 0,
     effort: 5,
   }
-  const [hub, laidOver] = draftsOf(set, [], { sheet, side: 'timing', stepId: 'step' })
+  const [hub, laidOver] = newEntriesOf(set, [], { sheet, side: 'timing', stepId: 'step' })
   expect(laidOver).toMatchObject({
     kind: 'moved',
     loopId: 'chain',
@@ -80,7 +148,7 @@ test('what is written is what the ledger means by it: a late cam is laid back by
   })
   expect(hub).toMatchObject({ kind: 'adjusted', adjusterId: 'hub', laterDeg: 720 / 17 })
   const meant = { loop: sheet.loops[0] as BuildSheet['loops'][number], counts: [], seats: { 'inlet-sprocket': -1 } }
-  const [, laid] = draftsOf(set, [meant], { sheet, side: 'timing', stepId: 'step' })
+  const [, laid] = newEntriesOf(set, [meant], { sheet, side: 'timing', stepId: 'step' })
   expect(laid).toEqual({ ...laidOver, seats: { 'inlet-sprocket': -1 } })
 })
 

@@ -23,13 +23,20 @@ export function oneMoveWords(move: Move, sheet: BuildSheet, side: Side): string 
   if (!adjuster || !member || !shaft) return moverId
   const ratio = ratioValue(readDrive(sheet).ratioOf(shaft))
   const ownDeg = Math.abs(laterDeg * ratio)
-  // The shaft against its wheel: earlier is further the way it runs.
-  const hand = handWords(laterDeg > 0 ? -Math.sign(ratio) : Math.sign(ratio), sheet, side)
-  return `${adjusterWords(adjuster, member.name, amount)}: the ${shaft.name.toLowerCase()} ${fixed(ownDeg, 2)}° ${hand} in its ${member.kind}.`
+  // Later is against the way it runs, for a shaft in the wheel that drives it and for a wheel on the shaft that it is driven by.
+  const turned = `${fixed(ownDeg, 2)}° ${handWords(laterDeg > 0 ? -Math.sign(ratio) : Math.sign(ratio), sheet, side)}`
+  const done = adjusterWords(adjuster, member.name, amount)
+  return drives(sheet, member.id)
+    ? `${done}: the ${member.name.toLowerCase()} ${turned} on the ${shaft.name.toLowerCase()}.`
+    : `${done}: the ${shaft.name.toLowerCase()} ${turned} in its ${member.kind}.`
 }
 
+/** Whether camshafts are driven from this wheel, and its own shaft not through it. */
+const drives = (sheet: BuildSheet, memberId: string): boolean =>
+  Object.values(readDrive(sheet).ways).some((way) => way.some(({ teeth }) => teeth?.driver.id === memberId))
+
 /** What a set of moves writes into the ledger, the teeth last: where a loop's wheels then stand on purpose goes with the last of its teeth. */
-export function draftsOf(
+export function newEntriesOf(
   set: MoveSet,
   after: readonly CountsOfLoop[],
   { sheet, side, stepId }: { readonly sheet: BuildSheet; readonly side: Side; readonly stepId: string },
