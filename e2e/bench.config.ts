@@ -1,4 +1,6 @@
 import { defineConfig } from '@playwright/test'
 import base from './playwright.config'
 
-export default defineConfig({ ...base, testMatch: '*.benchmark.ts', workers: 1, timeout: 120_000, reporter: 'line' })
+const { projects: _journeys, ...rest } = base
+
+export default defineConfig({ ...rest, testMatch: '*.benchmark.ts', workers: 1, timeout: 120_000, reporter: 'line' })

@@ -15,9 +15,11 @@ export const launchOptions = {
   ],
 }
 
+const KILLS = 'kills/*.spec.ts'
+const LONG = ['absurd.spec.ts', 'everywhere.spec.ts', 'journeys.spec.ts']
+
 export default defineConfig({
   testDir: '.',
-  testMatch: '**/*.spec.ts',
   outputDir: '../test-results',
   timeout: 180_000,
   expect: { timeout: 25_000 },
@@ -32,6 +34,12 @@ export default defineConfig({
     launchOptions,
     serviceWorkers: 'block',
   },
+  // What takes longest begins first.
+  projects: [
+    { name: 'kills', testMatch: KILLS },
+    { name: 'long', testMatch: LONG },
+    { name: 'short', testMatch: '**/*.spec.ts', testIgnore: [KILLS, ...LONG] },
+  ],
   webServer: {
     command: 'npx tsx ../server/main.ts',
     port: PORT,

@@ -1,4 +1,6 @@
 import { defineConfig } from '@playwright/test'
 import base from './playwright.config'
 
-export default defineConfig({ ...base, testMatch: 'screenshots.capture.ts', reporter: 'line' })
+const { projects: _journeys, ...rest } = base
+
+export default defineConfig({ ...rest, testMatch: 'screenshots.capture.ts', reporter: 'line' })

@@ -23,17 +23,43 @@ const BANDS: Readonly<Record<'roadDiesel' | 'marine', readonly Band[]>> = {
   ],
 }
 
-/** The band of a lateness by a school, and how far it is to the next one; a limit met exactly falls where the band says. An early cam is no
- *  wear, and no band speaks of it. */
-export function bandOf(
-  latenessDeg: number,
-  school: 'roadDiesel' | 'marine',
-): { readonly band: Band; readonly toNextDeg: number | undefined } {
+export interface Banded {
+  /** The band that the figure itself lies in. */
+  readonly band: Band
+  /** in: so is its whole ±. onLimit: the ± reaches over one limit, and is small beside the bands there: read again. cannotTell: it is not. */
+  readonly sure: 'in' | 'onLimit' | 'cannotTell'
+  /** The limit that the ± reaches over, degrees. */
+  readonly limitDeg?: number
+  /** To the next limit, degrees. */
+  readonly toNextDeg: number | undefined
+}
+
+/** The ± that a figure on a limit may have, against the narrower of the closed bands beside it. Ours. */
+const ON_LIMIT_SHARE = 0.25
+
+/** The band of a lateness by a school with its ± (two sigma), and how far it is to the next one; a limit met exactly falls where the band says. An early
+ *  cam is no wear, and no band speaks of it. */
+export function bandOf(latenessDeg: number, plusMinusDeg: number, school: 'roadDiesel' | 'marine'): Banded {
   const bands = BANDS[school]
-  if (latenessDeg < -0.05)
-    return { band: { code: 'early', fromDeg: 0, fromIncluded: true, ours: true }, toNextDeg: undefined }
-  const inside = ({ fromDeg, fromIncluded }: Band) => (fromIncluded ? latenessDeg >= fromDeg : latenessDeg > fromDeg)
-  const at = bands.findLastIndex((band) => inside(band) || band.fromDeg === 0)
+  const [least, most] = [latenessDeg - plusMinusDeg, latenessDeg + plusMinusDeg]
+  if (most < 0 || latenessDeg < -plusMinusDeg - 0.05)
+    return {
+      band: { code: 'early', fromDeg: 0, fromIncluded: true, ours: true },
+      sure: 'in',
+      toNextDeg: undefined,
+    }
+  const indexOf = (deg: number) =>
+    bands.findLastIndex((one) => one.fromDeg === 0 || deg > one.fromDeg || (one.fromIncluded && deg === one.fromDeg))
+  const at = indexOf(latenessDeg)
   const next = bands[at + 1]
-  return { band: bands[at] as Band, toNextDeg: next && next.fromDeg - latenessDeg }
+  const banded = { band: bands[at] as Band, toNextDeg: next && next.fromDeg - latenessDeg }
+  const [from, to] = [indexOf(Math.max(0, least)), indexOf(most)]
+  if (from === to) return { ...banded, sure: 'in' }
+  const limitDeg = bands[to]?.fromDeg ?? 0
+  const widths = [to - 1, to].flatMap((i) => {
+    const [one, after] = [bands[i], bands[i + 1]]
+    return one && after ? [after.fromDeg - one.fromDeg] : []
+  })
+  const near = to - from === 1 && plusMinusDeg <= ON_LIMIT_SHARE * Math.min(...widths)
+  return { ...banded, sure: near ? 'onLimit' : 'cannotTell', limitDeg }
 }

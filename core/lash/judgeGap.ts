@@ -3,13 +3,15 @@ import { MM_PER, type LengthUnit } from '../units'
 /** A single figure of the book is right to within this much: a thou either way. Common practice, no source. */
 export const SINGLE_LASH_HALF_MM = 0.025
 
+const SAME_MM = 1e-9
+
 /** How a gap stands to what the book wants. */
-export type GapVerdict = 'within' | 'tight' | 'wide' | 'noBook'
+export type GapVerdict = 'within' | 'tight' | 'wide' | 'cannotTell' | 'noBook'
 
 /** The gap against the book's: one figure, or two that it has to lie between, both included. `halfMm`: a single figure is right to within this
- *  much. Millimetres; the margin is how far inside (+) or outside (-) the nearer limit it lies. */
+ *  much. A gap that one blade goes into and the next does not lies between the two: across a limit it cannot be told. Millimetres; the margin is how far inside (+) or outside (-) the nearer limit it lies. */
 export function judgeGap(
-  gapMm: number,
+  gap: number | { readonly goMm: number; readonly noGoMm: number },
   { lashMm, lashToMm }: { readonly lashMm?: number | undefined; readonly lashToMm?: number | undefined },
   halfMm = SINGLE_LASH_HALF_MM,
 ): { readonly verdict: GapVerdict; readonly marginMm: number; readonly leastMm: number; readonly mostMm: number } {
@@ -18,9 +20,13 @@ export function judgeGap(
     lashToMm === undefined
       ? [Math.max(0, lashMm - halfMm), lashMm + halfMm]
       : [Math.min(lashMm, lashToMm), Math.max(lashMm, lashToMm)]
-  const marginMm = Math.min(gapMm - leastMm, mostMm - gapMm)
-  const verdict = marginMm >= -1e-9 ? 'within' : gapMm < leastMm ? 'tight' : 'wide'
-  return { verdict, marginMm, leastMm, mostMm }
+  const [goMm, noGoMm] = typeof gap === 'number' ? [gap, gap] : [gap.goMm, gap.noGoMm]
+  const insideMm = Math.min(goMm - leastMm, mostMm - noGoMm)
+  const middleMm = (goMm + noGoMm) / 2
+  const outsideMm = Math.min(middleMm - leastMm, mostMm - middleMm)
+  if (insideMm >= -SAME_MM) return { verdict: 'within', marginMm: insideMm, leastMm, mostMm }
+  const verdict = noGoMm < leastMm + SAME_MM ? 'tight' : goMm > mostMm - SAME_MM ? 'wide' : 'cannotTell'
+  return { verdict, marginMm: outsideMm, leastMm, mostMm }
 }
 
 /** A gap that no valve has, and what was likely meant: ".007 in" for a 0.07 that stands without a unit or with the wrong one. Millimetres. */

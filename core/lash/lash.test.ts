@@ -116,6 +116,18 @@ describe('a gap against the book', () => {
     expect(judgeGap(0.09, book)).toMatchObject({ verdict: 'tight', marginMm: expect.closeTo(-0.01, 9) })
     expect(judgeGap(0.2, {}).verdict).toBe('noBook')
   })
+  // Worked out by hand: the gap lies somewhere between the blades.
+  test.each<[number, number, string]>([
+    [0.2, 0.24, 'cannotTell'],
+    [0.2, 0.25, 'within'],
+    [0.26, 0.3, 'tight'],
+    [0.25, 0.3, 'tight'],
+    [0.1, 0.2, 'wide'],
+    [0.1, 0.23, 'wide'],
+    [0.24, 0.3, 'cannotTell'],
+  ])('0.23 goes and 0.25 does not, against %d to %d: %s', (lashMm, lashToMm, verdict) =>
+    expect(judgeGap({ goMm: 0.23, noGoMm: 0.25 }, { lashMm, lashToMm }).verdict).toBe(verdict),
+  )
   // A typed figure without its unit, common practice: 0.07 is too tight in mm, absurd in inches, and .007 in is 0.178 mm.
   test('0.07 is asked about: did you mean .007 in?', () => {
     const odd = oddGap(0.07, undefined, 0.2)

@@ -5,6 +5,7 @@ import type { Entry, NewEntry, EntryOf, WheelScale } from '../model/entry'
 import { wrapToSigned180 } from '../units'
 import {
   combineZero,
+  SERVES_DEG,
   pinOffsetShift,
   zeroWays,
   type Found,
@@ -72,7 +73,11 @@ export function zerosOf(live: readonly Entry[], sheet: BuildSheet, leansOnWheel:
     const entries = onFrame[i] ?? []
     const found = readingsOn(entries, { sheet, wheelSigmaDeg: scaleSigmaDeg(scale), dialReadToMm })
     unplaced.push(...found.unplaced)
-    frames.push({ scale, ...carryOn({ own: found.readings, entries, live, scale, before: knock && frames[i - 1] }) })
+    const before = knock && frames[i - 1]
+    frames.push({
+      scale,
+      ...carryOn({ own: found.readings, entries, live, scale, before, servesDeg: servesOf(sheet) }),
+    })
   })
   const leaning = (frame: number) => live.filter(({ id }) => wheel.frameOf.get(id) === frame).map(({ id }) => id)
   return {
@@ -147,21 +152,24 @@ function carryOn({
   live,
   scale,
   before,
+  servesDeg,
 }: {
   own: readonly ZeroReading[]
   entries: readonly Entry[]
   live: readonly Entry[]
   scale: WheelScale
   before: FrameZero | undefined
+  servesDeg: number
 }): Pick<FrameZero, 'readings' | 'zero'> {
   const again = entries.findLast((entry) => entry.kind === 'contactAgain')
   const first = again && live.find((entry) => entry.kind === 'stopContacts' && entry.id === again.ofEntryId)
-  if (!before?.zero || first?.kind !== 'stopContacts' || !again) return { readings: own, zero: combineZero(own) }
+  if (!before?.zero || first?.kind !== 'stopContacts' || !again)
+    return { readings: own, zero: combineZero(own, servesDeg) }
   const slipDeg = wrapToSigned180(again.wheelDeg - (again.which === 'first' ? first.firstDeg : first.secondDeg))
   const slipSigma = scaleSigmaDeg(scale) * Math.SQRT2
   if (Math.abs(slipDeg) <= AGREE_SIGMAS * slipSigma) {
     const readings = [...before.readings, ...own]
-    return { readings, zero: combineZero(readings) }
+    return { readings, zero: combineZero(readings, servesDeg) }
   }
   const carried: ZeroReading = {
     entryId: again.id,
@@ -172,12 +180,16 @@ function carryOn({
     sigmaDeg: Math.hypot(before.zero.sigmaDeg, slipSigma),
   }
   const readings = [carried, ...own]
-  const zero = combineZero(readings)
-  return {
-    readings,
-    zero: zero && { ...zero, proved: zero.misfits.length === 0 && (zero.proved || before.zero.proved) },
-  }
+  const zero = combineZero(readings, servesDeg)
+  // What proved the zero before the slip is the second witness.
+  const secondWitness = zero?.lacks === 'witness' && before.zero.proved && zero.plusMinusDeg <= servesDeg
+  return { readings, zero: secondWitness ? { ...zero, proved: true, lacks: 'nothing' } : zero }
 }
+}
+
+/** The ± that serves an engine: what its cams may be out by, and never more than half of its trim. Degrees. */
+const servesOf = ({ toleranceDeg, trimDeg }: BuildSheet): number =>
+  Math.min(toleranceDeg?.value ?? Infinity, trimDeg ? trimDeg.value / 2 : SERVES_DEG)
 
 function lifeOf(
   wheel: WheelFrames,

@@ -30,15 +30,21 @@ export interface Zero {
   readonly plusMinusDeg: number
   readonly widenedBy: 'nothing' | 'scatter' | 'contradiction'
   readonly proved: boolean
+  /** What is still wanting for a proof: a second witness that does not lean on the first, agreement, or a narrower ±. */
+  readonly lacks: 'nothing' | 'witness' | 'agreement' | 'narrowness'
   readonly agreeing: readonly string[]
   /** Entries that do not fit the rest, with how far off they are, + = later on the wheel. Named, never dropped silently. */
   readonly misfits: readonly { readonly entryId: string; readonly offDeg: number }[]
 }
 
+/** A ± that serves where nothing else is asked for: half of the trim that is usual at the timing position (ours). Degrees, two sigma. */
+export const SERVES_DEG = 2
+
 /** The zero from all readings of one setting of the degree wheel: weighted mean of the measured ones. Of three or more, one that does
  *  not fit the others is named and left out of the mean; of two that contradict neither can be told wrong. Proved when two
- *  independent set-ups agree and no measured one contradicts. Undefined without a measured reading. Source: combineAngles. */
-export function combineZero(readings: readonly ZeroReading[]): Zero | undefined {
+ *  independent set-ups agree, no measured one contradicts, and the ± is within `servesDeg`: two that agree to 3° prove no zero that cams are set by.
+ *  Undefined without a measured reading. Source: combineAngles. */
+export function combineZero(readings: readonly ZeroReading[], servesDeg = SERVES_DEG): Zero | undefined {
   const angles = readings.map((reading) => ({ ...reading, deg: reading.wheelDeg }))
   const mean = combineAngles(angles.filter(({ method }) => method !== 'factoryMark'))
   if (!mean) return undefined
@@ -46,12 +52,21 @@ export function combineZero(readings: readonly ZeroReading[]): Zero | undefined 
   const misfits = [...mean.misfits, ...claims.filter((claim) => doesNotFit(claim, mean))]
   const agreeing = angles.filter((reading) => !misfits.includes(reading))
   const setUps = new Set(agreeing.map(({ setUp }) => setUp))
+  const lacks =
+    mean.misfits.length > 0
+      ? 'agreement'
+      : setUps.size < 2
+        ? 'witness'
+        : mean.plusMinusDeg > servesDeg
+          ? 'narrowness'
+          : 'nothing'
   return {
     wheelDeg: wheelDeg(wrapTo360(mean.deg)),
     sigmaDeg: mean.sigmaDeg,
     plusMinusDeg: mean.plusMinusDeg,
     widenedBy: mean.widenedBy,
-    proved: setUps.size >= 2 && mean.misfits.length === 0,
+    proved: lacks === 'nothing',
+    lacks,
     agreeing: agreeing.map(({ entryId }) => entryId),
     misfits: misfits.map((one) => ({ entryId: one.entryId, offDeg: wrapToSigned180(one.deg - mean.deg) })),
   }

@@ -78,6 +78,17 @@ describe('the zero', () => {
       wheelDeg: expect.closeTo(3.45, 9),
     })
   })
+  // Independently computed: 3° two sigma for a feel; a mark that agrees with it narrows nothing.
+  test('a feel and a factory mark that agree to 3° prove nothing; a ± that serves does', () => {
+    const feel: ZeroReading = { ...stop('f', 3, 'feel'), method: 'dwell', sigmaDeg: 1.5 }
+    const mark: ZeroReading = { ...stop('m', 3.5, 'mark'), method: 'factoryMark', sigmaDeg: 0.5 }
+    expect(combineZero([feel, mark])).toMatchObject({ proved: false, lacks: 'narrowness', agreeing: ['f', 'm'] })
+    expect(combineZero([feel, mark], 3)).toMatchObject({ proved: true, lacks: 'nothing' })
+    const two = [stop('a', 3.4, 's1'), stop('b', 3.5, 's2')]
+    expect(combineZero(two, 0.5)?.proved).toBe(true)
+    expect(combineZero(two, 0.1)).toMatchObject({ proved: false, lacks: 'narrowness' })
+    expect(combineZero([two[0] as ZeroReading])?.lacks).toBe('witness')
+  })
   test('the mean is taken across the end of the wheel', () => {
     expect(combineZero([stop('a', 359.9, 's1'), stop('b', 0.1, 's2')])?.wheelDeg).toBeCloseTo(0, 9)
   })

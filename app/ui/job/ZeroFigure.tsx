@@ -47,7 +47,7 @@ export function ZeroFigure({ view }: { readonly view: Pick<JobView, 'state' | 's
         ],
         formula: `Half way between two readings of one piston height, on the side where the piston was up. Each reading is uncertain by its division over the square root of twelve, a dial’s also by its own through the slope of the piston; the middle by that over the square root of two. Several are averaged by weight; repeats of one set-up count once. A mark is tested against them and not averaged in.${widened[zero.widenedBy]}`,
         source:
-          'Slider-crank symmetry about TDC. Proved by two set-ups that agree within three sigma. Shown: two sigma.',
+          'Slider-crank symmetry about TDC. Proved by two set-ups that agree within three sigma, with a ± within what the engine’s cams may be out by and half of its trim. Shown: two sigma.',
       }}
     >
       {value} <span className="soft">± {plusMinus}</span>

@@ -2,6 +2,7 @@ import { turnedTightDeg } from '@link-count/core/ledger'
 import { PROOF_TURN_DEG } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import type { JobView } from '../../domain/views'
+import { lacksWords } from '../wording'
 
 /** What the card has to say is not proved, in plain words; empty when all is. */
 export function unprovedOf({ state, sheet, steps }: Pick<JobView, 'state' | 'sheet' | 'steps'>): string[] {
@@ -9,7 +10,7 @@ export function unprovedOf({ state, sheet, steps }: Pick<JobView, 'state' | 'she
   const words: string[] = []
   if (state.zeros.life === 'inDoubt') words.push('The zero is in doubt: the wheel was disturbed and not read again')
   else if (!state.zero) words.push('True TDC was not found')
-  else if (!state.zero.proved) words.push('True TDC: one witness')
+  else if (!state.zero.proved) words.push(`True TDC: ${lacksWords(state.zero)}`)
   if (state.zeros.life === 'slipped')
     words.push('The wheel had slipped, and what was read before that was noticed stands unsettled')
   if (state.zeros.retake.size > 0) words.push('Readings put down to be taken again are still in the ledger')

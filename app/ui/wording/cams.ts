@@ -30,5 +30,6 @@ export const signedDeg = (deg: number, decimals = 1) => `${deg < 0 ? '−' : '+'
 export function gapVerdictWords(verdict: GapVerdict, marginMm: number): string {
   const by = `${fixed(Math.abs(marginMm), 3)} mm`
   if (verdict === 'within') return `right, ${by} inside its limit`
+  if (verdict === 'cannotTell') return 'cannot be told: the limit lies between the two blades'
   return verdict === 'tight' ? `too tight by ${by}` : `too wide by ${by}`
 }

@@ -5,7 +5,7 @@ import type { BuildSheet, RimMark, WheelScale } from '@link-count/core/model'
 import { ok, type Result } from '@link-count/core/result'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatMm, wrapToSigned180 } from '@link-count/core/units'
-import type { Drift, DriftAnswer, ZeroMethod } from '@link-count/core/zero'
+import type { Drift, DriftAnswer, Zero, ZeroMethod } from '@link-count/core/zero'
 
 export const methodWords: Record<ZeroMethod, string> = {
   positiveStop: 'stop, both ways',
@@ -103,3 +103,12 @@ export const markShortWords: Record<MarkVerdict['kind'], string> = {
   decoy: 'a decoy',
   noClaim: 'meaning not known',
 }
+
+/** What a zero that is not proved still wants. */
+export const lacksWords = ({ lacks, plusMinusDeg }: Pick<Zero, 'lacks' | 'plusMinusDeg'>): string =>
+  ({
+    nothing: 'proved',
+    witness: 'one witness',
+    agreement: 'the readings do not agree',
+    narrowness: `two witnesses agree, to no better than ± ${fixed(plusMinusDeg, 1)}°`,
+  })[lacks]

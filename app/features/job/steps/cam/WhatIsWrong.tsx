@@ -163,12 +163,16 @@ function Bands({ school, phase }: { school: NonNullable<BuildSheet['school']>; p
   return sheet.shafts.flatMap((shaft) => {
     const timing = state.timing[shaft.id]?.[phase]
     if (!timing) return []
-    const { band, toNextDeg } = bandOf(timing.latenessDeg, school)
+    const plusMinusDeg = 2 * timing.sigmaDeg
+    const { band, sure, limitDeg, toNextDeg } = bandOf(timing.latenessDeg, plusMinusDeg, school)
     return [
       <p key={shaft.id}>
-        {shaft.name}, {formatLateness(timing.latenessDeg)}: {bandWords[band.code]}.{' '}
+        {shaft.name}, {formatLateness(timing.latenessDeg)} ± {fixed(plusMinusDeg, 1)}°:{' '}
+        {sure === 'cannotTell' ? 'cannot be told' : bandWords[band.code]}
+        {sure === 'onLimit' && `, on the limit of ${limitDeg}°: read again`}.{' '}
         <span className="soft">
-          {toNextDeg === undefined ? '' : `${fixed(toNextDeg, 1)}° short of the next band. `}
+          {sure === 'cannotTell' && `The ± reaches over the limit of ${limitDeg}°: read it more closely. `}
+          {sure === 'in' && toNextDeg !== undefined && `${fixed(toNextDeg, 1)}° short of the next band. `}
           {schoolWords[school]}, common practice{band.ours ? '; this band fills what it leaves open' : ''}.
         </span>
       </p>,

@@ -15,7 +15,7 @@ import {
 } from '../../../../ui/fields'
 import { gapVerdictWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
-import { gapOf } from './gapOf'
+import { betweenBlades, gapOf } from './gapOf'
 import { Shims } from './Shims'
 import './Lash.css'
 
@@ -228,7 +228,7 @@ function lashWords(
     book.lashMm === undefined
       ? 'book: not on the sheet'
       : `book: ${formatMm(book.lashMm)}${book.lashToMm === undefined ? `, taken as ± ${SINGLE_LASH_HALF_MM} mm` : ` to ${formatMm(book.lashToMm)}`}`
-  const judged = written && judgeGap(gapOf(written), book)
+  const judged = written && judgeGap(betweenBlades(written), book)
   const verdict = judged && judged.verdict !== 'noBook' ? ` · ${gapVerdictWords(judged.verdict, judged.marginMm)}` : ''
   const beside = field.value && field.value.unit !== 'mm' ? ` · typed: ${formatMm(field.value.value, 3)}` : ''
   return `${said} · ${wants}${verdict}${beside}`

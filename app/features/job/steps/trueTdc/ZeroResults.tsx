@@ -4,7 +4,7 @@ import { explainDrift } from '@link-count/core/zero'
 import type { JobState } from '@link-count/core/ledger'
 import { fixed } from '@link-count/core/units'
 import { wheelAsSeen, ZeroFigure } from '../../../../ui/job'
-import { driftWords, methodWords } from '../../../../ui/wording'
+import { driftWords, lacksWords, methodWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import './ZeroResults.css'
 
@@ -41,7 +41,7 @@ export function ZeroResults() {
         {zero.proved ? (
           <span className="proved">proved</span>
         ) : (
-          <span className="soft">read, {witnessWords(zero)}</span>
+          <span className="soft">read, {zero.lacks === 'narrowness' ? lacksWords(zero) : witnessWords(zero)}</span>
         )}
       </p>
       <Readings zero={zero} />
@@ -60,11 +60,18 @@ export function ZeroResults() {
         <p className="warn">The two contradict each other and neither can be told wrong: take one of them again.</p>
       )}
       {drift && <p className="warn">{drift}</p>}
-      {!zero.proved && (
-        <p className="soft">
-          A second witness would prove it: the stop at another depth, so that the contacts move by more than 3°, pairs
-          by the dial, or a mark that agrees.
+      {zero.lacks === 'narrowness' ? (
+        <p className="warn">
+          Two witnesses agree, and ± {fixed(zero.plusMinusDeg, 1)}° is too wide to set cams by: take it by the stop or
+          by pairs on the dial.
         </p>
+      ) : (
+        !zero.proved && (
+          <p className="soft">
+            A second witness would prove it: the stop at another depth, so that the contacts move by more than 3°, pairs
+            by the dial, or a mark that agrees.
+          </p>
+        )
       )}
     </div>
   )
