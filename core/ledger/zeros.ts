@@ -185,7 +185,6 @@ function carryOn({
   const secondWitness = zero?.lacks === 'witness' && before.zero.proved && zero.plusMinusDeg <= servesDeg
   return { readings, zero: secondWitness ? { ...zero, proved: true, lacks: 'nothing' } : zero }
 }
-}
 
 /** The ± that serves an engine: what its cams may be out by, and never more than half of its trim. Degrees. */
 const servesOf = ({ toleranceDeg, trimDeg }: BuildSheet): number =>
