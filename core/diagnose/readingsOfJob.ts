@@ -100,9 +100,9 @@ export function effectsOn(
   const way = (readDrive(sheet).ways[shaftId] ?? []).filter(({ by }) => by.kind === 'loop')
   const last = way.at(-1)
   const shaft = partsOf(sheet).shaft(last?.toShaftId)
-  const wheel = last?.teeth?.driven
+  const member = last?.teeth?.driven
   const toothDeg =
-    shaft && wheel?.teeth ? toothWorth(wheel.teeth.value, readDrive(sheet).ratioOf(shaft)).crankDeg : undefined
+    shaft && member?.teeth ? toothWorth(member.teeth.value, readDrive(sheet).ratioOf(shaft)).crankDeg : undefined
   const runs = way.map((link) => pulledRun(sheet, link))
   if (runs.length === 0 || runs.some((run) => !run)) return { toothDeg }
   const known = runs.flatMap((run) => run ?? [])

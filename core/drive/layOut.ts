@@ -162,16 +162,16 @@ function placedBefore(loop: Loop, members: readonly LaidMember[], at: number): n
 
 /** Wheels in the order of the path, two one above the other, more round a circle, so far apart that the loop closes; or at a plain
  *  distance when its length is unknown. Those passed outside stand further in, as they would. */
-function schematic(wheels: readonly PlacedMember[], pitches: number | undefined, pitchMm: number) {
-  const reach = wheels.reduce((sum, { radiusMm }) => sum + radiusMm, 0)
-  const inside = wheels[0]?.side ?? 1
+function schematic(toothed: readonly PlacedMember[], pitches: number | undefined, pitchMm: number) {
+  const reach = toothed.reduce((sum, { radiusMm }) => sum + radiusMm, 0)
+  const inside = toothed[0]?.side ?? 1
   const placeAt = (i: number, apartMm: number): Point => {
-    if (wheels.length === 2) return { x: 0, y: i * apartMm }
-    const turn = -Math.PI / 2 + (inside * 2 * Math.PI * i) / wheels.length
-    const out = wheels[i]?.side === inside ? 1 : 0.45
+    if (toothed.length === 2) return { x: 0, y: i * apartMm }
+    const turn = -Math.PI / 2 + (inside * 2 * Math.PI * i) / toothed.length
+    const out = toothed[i]?.side === inside ? 1 : 0.45
     return { x: out * apartMm * Math.cos(turn), y: out * apartMm * Math.sin(turn) }
   }
-  const at = (apartMm: number) => wheels.map((wheel, i): LaidMember => ({ ...wheel, centre: placeAt(i, apartMm) }))
+  const at = (apartMm: number) => toothed.map((member, i): LaidMember => ({ ...member, centre: placeAt(i, apartMm) }))
   const lengthAt = (apartMm: number) => {
     const path = solvePath(at(apartMm), pitchMm)
     return path.ok ? path.value.pitches : 0

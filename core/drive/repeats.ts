@@ -30,11 +30,11 @@ export function findRepeats(sheet: BuildSheet): Repeats {
     const toothed = path.flatMap(({ memberId }) =>
       sheet.members.filter((one) => one.id === memberId && one.teeth && one.shaftId),
     )
-    const [wheel] = toothed
-    const ratio = wheel?.shaftId === undefined ? undefined : ratios[wheel.shaftId]
-    if (!wheel?.teeth || !ratio || !pitches) return []
+    const [member] = toothed
+    const ratio = member?.shaftId === undefined ? undefined : ratios[member.shaftId]
+    if (!member?.teeth || !ratio || !pitches) return []
     // In n crank turns the loop moves on by n·z·num/den pitches: a whole number of loops, and whole turns of the wheel.
-    const perTurn = wheel.teeth.value * Math.abs(ratio.num)
+    const perTurn = member.teeth.value * Math.abs(ratio.num)
     const whole = pitches.value * ratio.den
     const back = whole / gcd(whole, perTurn)
     const turns = toothed.reduce((sum, member) => lcm(sum, shaftTurns(member.shaftId ?? '') ?? 1), back)

@@ -47,9 +47,9 @@ export function proofOfLoop(
   )
   if (lateness.some(({ teethLate }) => teethLate !== 0)) return 'countedOut'
   const driverId = readDrive(sheet).driverOf(loop)?.id
-  const wheels = new Set(sections.flatMap(({ from, to }) => [from.memberId, to.memberId]))
-  const reached = [...wheels].every((id) => id === driverId || lateness.some(({ memberId }) => memberId === id))
-  return reached && wheels.size > 1 ? 'counted' : 'notCounted'
+  const toothed = new Set(sections.flatMap(({ from, to }) => [from.memberId, to.memberId]))
+  const reached = [...toothed].every((id) => id === driverId || lateness.some(({ memberId }) => memberId === id))
+  return reached && toothed.size > 1 ? 'counted' : 'notCounted'
 }
 
 /** Turned in the running direction since these loops, or without any the whole drive, were last touched and tight. Degrees. */

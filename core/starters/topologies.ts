@@ -264,8 +264,8 @@ export const TOPOLOGIES = Object.keys(shapes) as readonly Topology[]
 export function drivePartsOf(topology: Topology, { cylinders }: Pick<BuildSheet, 'cylinders'>): Drive {
   const { parts, shaftOf } = shapes[topology]
   const onLoops = new Set(parts.loops.flatMap(({ path }) => path.map(({ memberId }) => memberId)))
-  const wheels = parts.members.filter(({ shaftId }) => shaftId)
-  const marked = wheels.filter(({ id, kind }) => onLoops.has(id) || kind === 'gear' || kind === 'hub')
+  const toothed = parts.members.filter(({ shaftId }) => shaftId)
+  const marked = toothed.filter(({ id, kind }) => onLoops.has(id) || kind === 'gear' || kind === 'hub')
   return {
     ...parts,
     cams: cylinders.flatMap((cylinder) =>
@@ -285,7 +285,7 @@ export function drivePartsOf(topology: Topology, { cylinders }: Pick<BuildSheet,
       cutFor: kind === 'gear' ? 'assembly' : 'pose',
       meets: '',
     })),
-    adjusters: wheels
+    adjusters: toothed
       .filter(({ id, shaftId }) => onLoops.has(id) && shaftId !== 'crank')
       .map(({ id }) => ({ id: `tooth-${id}`, kind: 'chainTooth' as const, memberId: id })),
     witnesses: parts.loops.map(({ id }) => ({ id: `w-${id}`, kind: 'count' as const, targetId: id })),

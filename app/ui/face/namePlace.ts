@@ -18,18 +18,18 @@ const READOUT = { left: 0, right: 250, top: 0, bottom: 165 }
 /** Where a wheel's name stands beside it without lying on another wheel or on the crank's readout: the sides in the order given, the first that is
  *  free, else the first of all. */
 export function namePlace(
-  wheel: Circle,
+  part: Circle,
   others: readonly Circle[],
   { words, gap, order }: { readonly words: string; readonly gap: number; readonly order: readonly Side[] },
 ): NamePlace {
   const width = words.length * LETTER
-  const places = order.map((side) => placeAt(wheel, side, gap))
+  const places = order.map((side) => placeAt(part, side, gap))
   const free = places.find((place) => {
     const left = place.x - { start: 0, middle: width / 2, end: width }[place.textAnchor]
     const box = { left, right: left + width, top: place.y - LINE * 0.8, bottom: place.y + LINE * 0.2 }
     return !others.some((other) => touches(box, other)) && !overlaps(box, READOUT)
   })
-  return free ?? places[0] ?? placeAt(wheel, 'below', gap)
+  return free ?? places[0] ?? placeAt(part, 'below', gap)
 }
 
 type Side = 'right' | 'left' | 'above' | 'below'

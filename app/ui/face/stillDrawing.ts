@@ -27,13 +27,13 @@ export function drawStill(
   const at = (n: number) => Math.round(n * 100) / 100
   return {
     label: scene.drawn === 'schematic' ? 'The drive, not to scale' : 'The drive, to scale',
-    toothed: scene.toothed.map((wheel) => ({
-      id: wheel.memberId,
-      straight: isStraight(wheel),
-      teeth: wheel.teeth,
-      radius: at(wheel.radiusMm * projection.scale),
-      pitch: at(wheel.pitchMm * projection.scale),
-      transform: `translate(${at(projection.x(wheel.centre))} ${at(projection.y(wheel.centre))}) scale(${projection.mirror} 1) rotate(${at(-scene.turnOf(wheel.memberId, crankDeg))})`,
+    toothed: scene.toothed.map((part) => ({
+      id: part.memberId,
+      straight: isStraight(part),
+      teeth: part.teeth,
+      radius: at(part.radiusMm * projection.scale),
+      pitch: at(part.pitchMm * projection.scale),
+      transform: `translate(${at(projection.x(part.centre))} ${at(projection.y(part.centre))}) scale(${projection.mirror} 1) rotate(${at(-scene.turnOf(part.memberId, crankDeg))})`,
     })),
     loops: scene.loops.map((loop) => platesOf(loop, projection, crankDeg)),
     dots: scene.toothed.map(({ memberId, centre }) => ({

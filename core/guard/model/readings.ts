@@ -135,22 +135,22 @@ const seatOf =
     w.all.slice(0, n).reduce((sum, one) => {
       if (one.kind !== 'adjusted') return sum
       const on = w.history.sheets.find(({ id }) => id === one.sheetId)
-      const wheel = on?.members.find(
+      const member = on?.members.find(
         ({ id }) => id === on.adjusters.find((adjuster) => adjuster.id === one.adjusterId)?.memberId,
       )
-      return wheel?.id === memberId && wheel?.teeth ? sum - one.laterDeg / ((360 / wheel.teeth.value) * 2) : sum
+      return member?.id === memberId && member?.teeth ? sum - one.laterDeg / ((360 / member.teeth.value) * 2) : sum
     }, 0)
 
 const toothOf = (w: World) => (shaft: string, on: BuildSheet) => {
   const loop = w.wayTo(shaft, on).findLast(({ kind }) => kind === 'loop')
   const path = on.loops.find(({ id }) => id === loop?.id)?.path ?? []
-  const wheel = on.members.find(
+  const member = on.members.find(
     ({ id, shaftId, teeth }) =>
       teeth &&
       path.some(({ memberId }) => memberId === id) &&
       on.shafts.some((one) => one.id === shaftId && one.kind !== 'crank'),
   )
-  return (360 / (wheel?.teeth?.value ?? 36)) * 2
+  return (360 / (member?.teeth?.value ?? 36)) * 2
 }
 
 const safeOut = (w: World) => (shaft: string, on: BuildSheet) =>

@@ -17,13 +17,13 @@ export function FaceParts({ scene, projection, side, counted }: Parts) {
   const named = namedTeeth(scene, counted)
   return (
     <>
-      {scene.toothed.map((wheel) => {
-        const { memberId, radiusMm, pitchMm } = wheel
+      {scene.toothed.map((part) => {
+        const { memberId, radiusMm, pitchMm } = part
         const r = radiusMm * projection.scale
         const pitch = pitchMm * projection.scale
         return (
           <g key={memberId} data-member={memberId}>
-            <path d={toothedPath(wheel, projection.scale)} className="sprocket" />
+            <path d={toothedPath(part, projection.scale)} className="sprocket" />
             {Array.from({ length: r > 60 ? 6 : 0 }, (_, i) => (
               <circle
                 key={i}
