@@ -49,7 +49,7 @@ export const demoEngines: readonly DemoEngine[] = [
     stroke: '76 mm',
     rod: '148 mm',
     plugDepth: '31.5 mm',
-    rim: '534 mm',
+    rim: '586 mm',
     rimMarks: [
       { id: 'mark-line', name: 'Long line', where: 'dynamo pulley', cutFor: 'tdc', claim: 0 },
       { id: 'mark-seam', name: 'Seam', where: 'dynamo pulley', cutFor: 'casting' },

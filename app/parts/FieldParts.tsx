@@ -33,7 +33,7 @@ function useLeft<F extends { readonly leave: () => void }>(field: F): F {
 
 const OneLength = ({ name, text }: { readonly name: string; readonly text: string }) => {
   const field: LengthField = useLeft(useLengthField(`parts:length-${name}`, any, text))
-  return <LengthInput field={field} label={`A length: ${name}`} />
+  return <LengthInput example="0.20 mm, 8 thou" field={field} label={`A length: ${name}`} />
 }
 const OneAngle = ({ name, text }: { readonly name: string; readonly text: string }) => {
   const field: DegreesField = useLeft(useDegreesField(`parts:degrees-${name}`, { least: -90, most: 90 }, text))

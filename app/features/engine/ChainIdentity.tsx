@@ -27,7 +27,7 @@ export function ChainIdentity() {
   return (
     <Fold title="Which chain is it, and how worn">
       <div className="two-fields">
-        <LengthInput field={span} label="Measured, pulled lightly" />
+        <LengthInput example="305 mm, 12 in" field={span} label="Measured, pulled lightly" />
         <TextInput
           label="Over so many pitches"
           value={over.text}
@@ -36,8 +36,8 @@ export function ChainIdentity() {
           error={over.error && wholeWords(over.error)}
           maxLength={4}
         />
-        <LengthInput field={roller} label="Roller, across" />
-        <LengthInput field={width} label="Between inner plates" />
+        <LengthInput example="6.35 mm, 1/4 in" field={roller} label="Roller, across" />
+        <LengthInput example="5.7 mm" field={width} label="Between inner plates" />
       </div>
       {matches?.length === 0 && (
         <p>No standard roller chain has that pitch. Inverted-tooth chains commonly have 6.35, 7.774, 8 or 9.525 mm.</p>

@@ -96,6 +96,7 @@ function Polar({
         />
       )}
       <MmField
+        example="310 mm, 12 1/4 in"
         limits={sheetLimits('shafts', 'position', 'distanceMm')}
         id={`${id}-distance`}
         label={`Centre of the ${from} to centre of the ${label}`}
@@ -158,6 +159,7 @@ function Distances({
     <>
       {position.from.map(({ shaftId, distanceMm }, i) => (
         <MmField
+          example="310 mm, 12 1/4 in"
           limits={sheetLimits('shafts', 'position', 'distanceMm')}
           key={`${i} ${shaftId}`}
           id={i === 0 ? `${id}-distance` : `${id}-from-${i}`}

@@ -38,9 +38,9 @@ export function TeethByCalliper() {
         />
       )}
       <div className="two-fields">
-        <LengthInput field={outside} label="Across the tips" />
-        <LengthInput field={pitch} label="Pitch" />
-        {kind === 'pulley' && <LengthInput field={line} label="Tip to the belt’s pitch line" />}
+        <LengthInput example="118 mm" field={outside} label="Across the tips" />
+        <LengthInput example="9.525 mm, 3/8 in" field={pitch} label="Pitch" />
+        {kind === 'pulley' && <LengthInput example="0.7 mm" field={line} label="Tip to the belt’s pitch line" />}
       </div>
       {outside.value && pitch.value && (
         <p className="result">

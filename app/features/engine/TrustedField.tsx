@@ -19,6 +19,8 @@ interface FieldProps {
   readonly id: string
   readonly label: string
   readonly help?: string
+  /** A figure of its own kind and size. */
+  readonly example?: string
   readonly value: Trusted<number> | undefined
   readonly change: (value: Trusted<number> | undefined) => SheetChange
 }
@@ -60,7 +62,11 @@ export function TrustChoice({
 
 /** A length on the build sheet: kept as typed, saved when it can be read, with how far it is trusted. */
 export function MmField(
-  props: FieldProps & { readonly limits: Limits; readonly check?: (valueMm: number) => string | undefined },
+  props: FieldProps & {
+    readonly example: string
+    readonly limits: Limits
+    readonly check?: (valueMm: number) => string | undefined
+  },
 ) {
   const { key, trustNow, setTrust, accept, clear } = useTrusted(props)
   const field = useLengthField(key, props.limits, props.value?.typed ?? '')
@@ -74,7 +80,7 @@ export function MmField(
   }
   return (
     <div className="trusted-field" onBlur={leave}>
-      <LengthInput field={field} label={props.label} description={props.help} onEnter={leave} />
+      <LengthInput field={field} example={props.example} label={props.label} description={props.help} onEnter={leave} />
       {bad && (
         <p className="field-error" role="alert">
           {bad}
@@ -89,12 +95,12 @@ function NumberField({
   props,
   parse,
   words,
-  placeholder,
+  inputMode,
 }: {
   props: FieldProps
   parse: (text: string) => Result<number, AngleError>
   words: (error: AngleError) => string
-  placeholder?: string | undefined
+  inputMode?: 'numeric' | 'decimal'
 }) {
   const { key, trustNow, setTrust, accept, clear } = useTrusted(props)
   const field = useField(key, parse, props.value?.typed ?? '')
@@ -110,7 +116,8 @@ function NumberField({
       <TextInput
         label={props.label}
         description={props.help}
-        placeholder={placeholder}
+        placeholder={props.example}
+        inputMode={inputMode}
         value={field.text}
         onChange={(event) => field.setText(event.currentTarget.value)}
         onBlur={leave}
@@ -124,14 +131,14 @@ function NumberField({
 }
 
 export const WholeField = ({ limits, ...props }: FieldProps & { readonly limits: Limits }) => (
-  <NumberField props={props} parse={parseWhole(limits)} words={wholeWords} />
+  <NumberField props={{ example: '38', ...props }} parse={parseWhole(limits)} words={wholeWords} inputMode="numeric" />
 )
-export const DegField = ({ limits, ...props }: FieldProps & { readonly limits: Limits }) => (
-  <NumberField props={props} parse={(text) => parseDegrees(text, limits)} words={numberWords} placeholder="0°" />
+export const DegField = ({ limits, ...props }: FieldProps & { readonly example: string; readonly limits: Limits }) => (
+  <NumberField props={props} parse={(text) => parseDegrees(text, limits)} words={numberWords} />
 )
 /** Pitches between marks: halves are right between a tip and a gap. */
 export const PitchesField = (props: FieldProps) => (
-  <NumberField props={props} parse={parsePitches} words={pitchesWords} placeholder="29" />
+  <NumberField props={{ example: '29', ...props }} parse={parsePitches} words={pitchesWords} inputMode="decimal" />
 )
 const parsePitches = (text: string): Result<number, AngleError> => {
   const parsed = parseDegrees(text, sheetLimits('counts', 'pitches'))
@@ -141,7 +148,7 @@ const pitchesWords = (error: AngleError) =>
   error.code === 'notANumber' ? 'Whole pitches, or a half between a tip and a gap.' : numberWords(error)
 
 export const DirectionField = (props: FieldProps) => (
-  <NumberField props={props} parse={parseDirection} words={directionWords} placeholder="1 o'clock, or 30" />
+  <NumberField props={{ example: "1 o'clock, or 30", ...props }} parse={parseDirection} words={directionWords} />
 )
 
 const directionWords = (error: AngleError) =>

@@ -88,7 +88,7 @@ function BothWays({
         )}
       </div>
       <div>
-        <LengthInput field={drop} label="Piston below its top" />
+        <LengthInput example="5 mm, 200 thou" field={drop} label="Piston below its top" />
         {drop.value && (
           <p className="result">
             {atDeg === undefined ? (

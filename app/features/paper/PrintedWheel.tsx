@@ -32,11 +32,13 @@ export function PrintedWheel({ engine, sheet }: PartOfPaper) {
       <h2>A degree wheel</h2>
       <div className="fields">
         <LengthInput
+          example="180 mm"
           field={across}
           label="Across"
           description={across.value && !diameterMm ? 'From 60 mm to 1 m.' : undefined}
         />
         <LengthInput
+          example="12 mm"
           field={bolt}
           label="Hole for the bolt"
           description={drawing || !diameterMm || !bolt.value ? undefined : 'Smaller than half the wheel, from 1 mm.'}

@@ -77,6 +77,7 @@ function RimFields({
   return (
     <div className="fields">
       <LengthInput
+        example="612 mm"
         field={round}
         label="Once round the rim"
         description={roundWrong ? 'From 50 mm to 20 m round.' : undefined}

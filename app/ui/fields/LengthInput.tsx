@@ -9,6 +9,7 @@ import './LengthInput.css'
 export function LengthInput({
   field,
   label,
+  example,
   description,
   plausible,
   trailing,
@@ -16,6 +17,8 @@ export function LengthInput({
 }: {
   readonly field: LengthField
   readonly label: string
+  /** A figure of its own kind and size, in the units that people write it in. */
+  readonly example: string
   readonly description?: string | undefined
   readonly plausible?: { readonly leastMm: number; readonly mostMm: number } | undefined
   readonly trailing?: ReactNode
@@ -37,7 +40,7 @@ export function LengthInput({
         label={label}
         description={description ?? (beside ? `= ${beside}` : undefined)}
         value={field.text}
-        placeholder="4.8 mm, 3/16 in, 4 thou"
+        placeholder={example}
         onChange={(event) => field.setText(event.currentTarget.value)}
         onBlur={field.leave}
         onKeyDown={(event) => event.key === 'Enter' && onEnter?.()}

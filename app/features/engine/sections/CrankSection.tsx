@@ -22,6 +22,7 @@ export function CrankSection() {
       lead="Halving needs none of this. It is wanted for the length of a stop, for an offset wrist pin, and for a spark set by piston drop."
     >
       <MmField
+        example="82 mm, 3 1/4 in"
         limits={sheetLimits('strokeMm')}
         id="stroke"
         label="Stroke"
@@ -30,6 +31,7 @@ export function CrankSection() {
         check={positive}
       />
       <MmField
+        example="164 mm, 6 1/2 in"
         limits={sheetLimits('rodMm')}
         id="rod"
         label="Rod, centre to centre"
@@ -38,6 +40,7 @@ export function CrankSection() {
         check={positive}
       />
       <MmField
+        example="38 mm"
         limits={sheetLimits('plugDepthMm')}
         id="plug-depth"
         label="Plug seat to crown, at the top"
@@ -47,6 +50,7 @@ export function CrankSection() {
         check={positive}
       />
       <DegField
+        example="12°"
         limits={sheetLimits('plugAngleDeg')}
         id="plug-angle"
         label="That hole leans off the bore by"
@@ -55,6 +59,7 @@ export function CrankSection() {
         change={(value) => (s) => withValue(s, 'plugAngleDeg', value)}
       />
       <MmField
+        example="0.8 mm"
         limits={sheetLimits('pinOffsetMm')}
         id="offset"
         label="Wrist-pin offset"

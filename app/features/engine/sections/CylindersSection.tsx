@@ -267,6 +267,7 @@ function OneCylinder({ cylinder }: { cylinder: Cylinder }) {
       {!isZero && (
         <>
           <DegField
+            example="120°"
             limits={sheetLimits('cylinders', 'crankpinDeg')}
             id={`crankpin-${id}`}
             label={`Crankpin of ${name}`}
@@ -275,6 +276,7 @@ function OneCylinder({ cylinder }: { cylinder: Cylinder }) {
             change={(value) => patchCylinder(id, (one) => withValue(one, 'crankpinDeg', value))}
           />
           <DegField
+            example="240°"
             limits={{ ...sheetLimits('cylinders', 'firingDeg'), most: sheet.cycleDeg - 0.01 }}
             id={`firing-${id}`}
             label={`${sheet.cycleDeg === 720 ? 'Firing TDC' : 'TDC'} of ${name}, if it is known`}
@@ -293,6 +295,7 @@ function OneCylinder({ cylinder }: { cylinder: Cylinder }) {
             change={(value) => patchCylinder(id, (one) => withValue(one, 'axisDeg', value))}
           />
           <DegField
+            example="1.5°"
             limits={sheetLimits('cylinders', 'tdcShiftDeg')}
             id={`shift-${id}`}
             label={`Its rod makes TDC of ${name} late by`}

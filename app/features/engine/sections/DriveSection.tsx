@@ -32,6 +32,7 @@ export function DriveSection() {
         change={(value) => patchMember(ids.camSprocket, (one) => withValue(one, 'teeth', value))}
       />
       <MmField
+        example="9.525 mm, 3/8 in"
         limits={sheetLimits('loops', 'pitchMm')}
         id="pitch"
         label="Chain pitch"
@@ -48,6 +49,7 @@ export function DriveSection() {
         change={(value) => patchLoop(ids.chain, (one) => withValue(one, 'pitches', value))}
       />
       <MmField
+        example="310 mm, 12 1/4 in"
         limits={sheetLimits('shafts', 'position', 'distanceMm')}
         id="distance"
         label="Crank centre to cam centre"
@@ -73,6 +75,7 @@ function Tensioner() {
   if (!tensioner) return null
   return (
     <MmField
+      example="70 mm"
       limits={sheetLimits('members', 'radiusMm')}
       id="tensioner-radius"
       label="Tensioner shoe, radius to the pin line"
@@ -91,6 +94,7 @@ function Guide() {
   return (
     <>
       <MmField
+        example="310 mm, 12 1/4 in"
         limits={sheetLimits('shafts', 'position', 'distanceMm')}
         id="guide-distance"
         label="Guide: crank centre to the centre of its curve"
@@ -104,6 +108,7 @@ function Guide() {
         change={(value) => patchMember(ids.guide, setPolar('directionDeg', value))}
       />
       <MmField
+        example="70 mm"
         limits={sheetLimits('members', 'radiusMm')}
         id="guide-radius"
         label="Guide: radius to the pin line"

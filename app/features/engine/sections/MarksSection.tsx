@@ -46,6 +46,7 @@ export function MarksSection() {
       />
       {pose.event === 'other' && (
         <DegField
+          example="360°"
           limits={sheetLimits('referencePose', 'crankDeg')}
           id="pose"
           label="The pose, crank degrees after firing TDC of 1"
@@ -117,6 +118,7 @@ function BookCountField() {
   }
   return (
     <DegField
+      example="27"
       limits={sheetLimits('counts', 'pitches')}
       id="book-count"
       label="Pitches from cam mark to crank mark, tight run"

@@ -23,6 +23,7 @@ export function RimSection() {
       lead="Every mark is a claim until it is read against a proven zero. Decoys are listed too, so that nobody sets by them."
     >
       <MmField
+        example="612 mm"
         limits={sheetLimits('rimMm')}
         id="rim"
         label="Once round the rim"

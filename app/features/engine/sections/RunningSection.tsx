@@ -104,6 +104,7 @@ function WhatIsAllowed() {
   return (
     <>
       <DegField
+        example="4°"
         limits={sheetLimits('trimDeg')}
         id="trim"
         label={`Trim allowed with the ${noun} off`}
@@ -112,6 +113,7 @@ function WhatIsAllowed() {
         change={(value) => (s) => withValue(s, 'trimDeg', value)}
       />
       <DegField
+        example="18°"
         limits={sheetLimits('safeOutDeg')}
         id="safe-out"
         label="Cam may read out by, and still be turned"
@@ -120,6 +122,7 @@ function WhatIsAllowed() {
         change={(value) => (s) => withValue(s, 'safeOutDeg', value)}
       />
       <DegField
+        example="2°"
         limits={sheetLimits('toleranceDeg')}
         id="tolerance"
         label="Cam may be out by, at the crank"

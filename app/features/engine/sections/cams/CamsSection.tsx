@@ -41,6 +41,7 @@ export function CamsSection() {
       </Section>
       <Section title="All cams" lead="Only where the book or the cam card has them.">
         <DegField
+          example="108°"
           limits={sheetLimits('separationDeg')}
           id="separation"
           label="Lobe separation, cam degrees"
@@ -48,6 +49,7 @@ export function CamsSection() {
           change={(value) => (s) => withValue(s, 'separationDeg', value)}
         />
         <DegField
+          example="4°"
           limits={sheetLimits('advanceDeg')}
           id="advance"
           label="Advance on the cam card, + is early"
@@ -123,6 +125,7 @@ function UsualFigures({ lobes: { valve }, cam, prefix, name, set }: LobeFields) 
   return (
     <>
       <DegField
+        example="12°"
         limits={sheetLimits('cams', 'opensDeg')}
         id={`${prefix}-opens`}
         label={`${name} opens, ${opens}`}
@@ -130,6 +133,7 @@ function UsualFigures({ lobes: { valve }, cam, prefix, name, set }: LobeFields) 
         change={set('opensDeg')}
       />
       <DegField
+        example="48°"
         limits={sheetLimits('cams', 'closesDeg')}
         id={`${prefix}-closes`}
         label={`${name} closes, ${closes}`}
@@ -137,6 +141,7 @@ function UsualFigures({ lobes: { valve }, cam, prefix, name, set }: LobeFields) 
         change={set('closesDeg')}
       />
       <MmField
+        example="1 mm, 40 thou"
         limits={sheetLimits('cams', 'checkingLiftMm')}
         id={`${prefix}-lift`}
         label={`${name}: at a lift of`}
@@ -144,6 +149,7 @@ function UsualFigures({ lobes: { valve }, cam, prefix, name, set }: LobeFields) 
         change={set('checkingLiftMm')}
       />
       <MmField
+        example="0.20 mm, 8 thou"
         limits={sheetLimits('cams', 'lashMm')}
         id={`${prefix}-lash`}
         label={`${name} lash, cold`}
@@ -151,6 +157,7 @@ function UsualFigures({ lobes: { valve }, cam, prefix, name, set }: LobeFields) 
         change={set('lashMm')}
       />
       <MmField
+        example="0.20 mm, 8 thou"
         limits={sheetLimits('cams', 'lashToMm')}
         id={`${prefix}-lash-to`}
         label={`${name} lash, up to`}
@@ -159,6 +166,7 @@ function UsualFigures({ lobes: { valve }, cam, prefix, name, set }: LobeFields) 
         change={set('lashToMm')}
       />
       <MmField
+        example="9.2 mm, 23/64 in"
         limits={sheetLimits('cams', 'topLiftMm')}
         id={`${prefix}-top`}
         label={`${name} top lift`}
@@ -175,6 +183,7 @@ function MoreFigures({ lobes, cam, prefix, name, set }: LobeFields) {
   return (
     <Fold title={<>{name}: more figures</>}>
       <DegField
+        example="108°"
         limits={sheetLimits('cams', 'centreDeg')}
         id={`${prefix}-centre`}
         label={`${name} lobe centre, ${lobes.valve === 'inlet' ? 'after' : 'before'} TDC`}
@@ -182,6 +191,7 @@ function MoreFigures({ lobes, cam, prefix, name, set }: LobeFields) {
         change={set('centreDeg')}
       />
       <DegField
+        example="240°"
         limits={sheetLimits('cams', 'durationDeg')}
         id={`${prefix}-duration`}
         label={`${name} open for`}
@@ -189,6 +199,7 @@ function MoreFigures({ lobes, cam, prefix, name, set }: LobeFields) {
         change={set('durationDeg')}
       />
       <MmField
+        example="1.6 mm"
         limits={sheetLimits('cams', 'tdcLiftMm')}
         id={`${prefix}-tdc-lift`}
         label={`${name} lift at overlap TDC`}
@@ -205,6 +216,7 @@ function MoreFigures({ lobes, cam, prefix, name, set }: LobeFields) {
         }
       />
       <DegField
+        example="1.5"
         limits={sheetLimits('cams', 'rockerRatio')}
         id={`${prefix}-rocker`}
         label={`${name} rocker, valve lift to follower lift`}

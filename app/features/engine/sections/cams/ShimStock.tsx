@@ -31,9 +31,9 @@ export function ShimStock() {
         </span>
       </summary>
       <div className="section-body stack">
-        <LengthInput field={least} label="Thinnest shim to be had" />
-        <LengthInput field={most} label="Thickest shim to be had" />
-        <LengthInput field={step} label="They come in steps of" />
+        <LengthInput example="2.00 mm" field={least} label="Thinnest shim to be had" />
+        <LengthInput example="3.00 mm" field={most} label="Thickest shim to be had" />
+        <LengthInput example="0.05 mm" field={step} label="They come in steps of" />
         {wrong && <p className="field-error">The thickest has to be thicker than the thinnest, by a step or more.</p>}
         <div className="row">
           <Button variant="default" onClick={save}>

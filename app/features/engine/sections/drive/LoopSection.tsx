@@ -34,6 +34,7 @@ export function LoopSection({ loop }: { readonly loop: Loop }) {
         onChoose={(kind) => apply(patchLoop(loop.id, (one) => ({ ...one, kind })))}
       />
       <MmField
+        example="9.525 mm, 3/8 in"
         limits={sheetLimits('loops', 'pitchMm')}
         id={`pitch-${loop.id}`}
         label={`${loop.name} pitch`}

@@ -52,6 +52,7 @@ export function MarkFields({ mark, seated }: { readonly mark: Mark; readonly sea
         ]}
       />
       <DegField
+        example="90°"
         limits={sheetLimits('marks', 'meetsAtDeg')}
         id={`meets-at-${mark.id}`}
         label={`${mark.name} meets at`}

@@ -24,6 +24,7 @@ export function PlainMember({ member }: { readonly member: Member }) {
       {!member.teeth && (
         <>
           <MmField
+            example="70 mm"
             limits={sheetLimits('members', 'radiusMm')}
             id={`radius-${member.id}`}
             label={`${member.name}, radius where the loop touches it`}
@@ -32,6 +33,7 @@ export function PlainMember({ member }: { readonly member: Member }) {
             change={(value) => patchMember(member.id, (one) => withValue(one, 'radiusMm', value))}
           />
           <MmField
+            example="9.525 mm, 3/8 in"
             limits={sheetLimits('members', 'allowanceMm')}
             id={`allowance-${member.id}`}
             label={`From there to the pin or pitch line, ${member.name.toLowerCase()}`}

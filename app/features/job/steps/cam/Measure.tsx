@@ -56,7 +56,7 @@ export function ChainMeasure({ step }: { readonly step: Step }) {
         onBlur={over.leave}
         error={over.error && wholeWords(over.error)}
       />
-      <LengthInput field={length} label="Measured, pulled lightly" onEnter={write} />
+      <LengthInput example="305 mm, 12 in" field={length} label="Measured, pulled lightly" onEnter={write} />
       <Button variant="default" onClick={write}>
         Write it down: chain
       </Button>
@@ -91,6 +91,7 @@ export function HeadMeasure({ step }: { readonly step: Step }) {
         />
       )}
       <LengthInput
+        example="0.3 mm"
         field={lower}
         label="Lower than its book height by"
         description="All that was taken off between crank and camshafts; 0 where it is as the book."
@@ -140,7 +141,13 @@ export function TopLiftMeasure({ step, phase }: { readonly step: Step; readonly 
         data={known.map(({ id, name }) => ({ value: id, label: name }))}
       />
       {dial.choice}
-      <LengthInput field={lift} label="Most it lifts" description={dial.words(lift.value?.value)} onEnter={write} />
+      <LengthInput
+        example="9.2 mm, 23/64 in"
+        field={lift}
+        label="Most it lifts"
+        description={dial.words(lift.value?.value)}
+        onEnter={write}
+      />
       <Button variant="default" onClick={write}>
         Write it down: top lift
       </Button>

@@ -51,6 +51,7 @@ export function Lash({ step, phase }: { readonly step: Step; readonly phase: Las
       />
       {by.text === 'screw' && (
         <LengthInput
+          example="1 mm"
           field={thread}
           label="Thread of the screw, pitch"
           description="Screw it in until the gap is nothing, count the degrees back to where it stood."
@@ -120,6 +121,7 @@ function LashField({
   return (
     <div className="lash-field">
       <LengthInput
+        example="0.20 mm, 8 thou"
         field={field}
         label={goNoGo ? `Goes in, ${cam.name}` : `Lash, ${cam.name}`}
         description={lashWords(written, book, field)}
@@ -131,7 +133,7 @@ function LashField({
       )}
       {goNoGo && (
         <div className="field">
-          <LengthInput field={noGo} label={`Does not go, ${cam.name}`} onEnter={write} />
+          <LengthInput example="0.25 mm, 10 thou" field={noGo} label={`Does not go, ${cam.name}`} onEnter={write} />
         </div>
       )}
       {crossed && (

@@ -148,6 +148,7 @@ function ShimField({ cam, step, phase }: { cam: Cam; step: Step; phase: 'found' 
   return (
     <div className="lash-field">
       <LengthInput
+        example="2.45 mm"
         field={field}
         label={`Shim, ${cam.name}`}
         description={

@@ -97,11 +97,13 @@ const TapeFields = ({
 }) => (
   <>
     <LengthInput
+      example="612 mm"
       field={round}
       label="Once round the rim"
       description={round.value && round.value.value < 50 ? 'Less than 50 mm round is no rim.' : undefined}
     />
     <LengthInput
+      example="0 mm"
       field={datum}
       label="The tape reads, at the datum mark"
       description="A tape used from its 10 has its datum at 10: that is taken off by itself."

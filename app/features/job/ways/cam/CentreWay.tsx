@@ -71,7 +71,7 @@ export function CentreWay({ step, shaft, phase }: CamWayProps) {
           ))}
         </ul>
       )}
-      <LengthInput field={lift} label="Both at a lift of" />
+      <LengthInput example="1 mm, 40 thou" field={lift} label="Both at a lift of" />
       <WheelInput field={up} scale={state.degreeWheel} label="Going up: the degree wheel reads" />
       <WheelInput field={down} scale={state.degreeWheel} label="Coming down: the degree wheel reads" />
       <Button variant="default" onClick={more}>

@@ -69,6 +69,7 @@ export function EventsWay({ step, shaft, phase }: CamWayProps) {
         <>
           {dial.choice}
           <LengthInput
+            example="1 mm, 40 thou"
             field={lift}
             label="At a lift of"
             description={
@@ -100,8 +101,9 @@ function BladeFields({
   const thick = nipsMm !== undefined && nipsMm < 0
   return (
     <>
-      <LengthInput field={gap} label="The gap is set to" />
+      <LengthInput example="0.40 mm, 16 thou" field={gap} label="The gap is set to" />
       <LengthInput
+        example="0.15 mm, 6 thou"
         field={blade}
         label="The blade is"
         description={

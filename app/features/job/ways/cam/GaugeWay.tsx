@@ -54,8 +54,8 @@ export function GaugeWay({ step, shaft, phase }: CamWayProps) {
           data={[...edges]}
         />
       )}
-      <LengthInput field={off} label="Off its place by" />
-      <LengthInput field={radius} label="At a radius of" />
+      <LengthInput example="2.5 mm" field={off} label="Off its place by" />
+      <LengthInput example="60 mm" field={radius} label="At a radius of" />
       {tooFar && <p className="field-error">It cannot stand further off than the radius it is read at.</p>}
       <SegmentedControl
         aria-label="Which way off"

@@ -44,11 +44,13 @@ export function RockingWay({ step, shaft, phase }: CamWayProps) {
         <>
           {atInlet.choice}
           <LengthInput
+            example="1.6 mm"
             field={inlet}
             label="Inlet lift at overlap TDC"
             description={atInlet.words(inlet.value?.value)}
           />
           <LengthInput
+            example="1.6 mm"
             field={exhaust}
             label="Exhaust lift at overlap TDC"
             description={atExhaust.words(exhaust.value?.value)}

@@ -22,7 +22,12 @@ export function TdcLiftWay({ step, shaft, phase }: CamWayProps) {
       <p>With the crank at overlap TDC, both valves a little open: how far is this one off its seat?</p>
       {choice}
       {dial.choice}
-      <LengthInput field={lift} label="Lift at overlap TDC" description={dial.words(lift.value?.value)} />
+      <LengthInput
+        example="1.6 mm"
+        field={lift}
+        label="Lift at overlap TDC"
+        description={dial.words(lift.value?.value)}
+      />
       <WayFoot way={camWayWords.tdcLift} step={step} read={read} fields={{ lift }} />
     </div>
   )

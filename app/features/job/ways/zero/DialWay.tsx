@@ -61,6 +61,7 @@ export function DialWay(props: ZeroWayProps) {
       <DialResolution {...props} />
       <SetToNought />
       <LengthInput
+        example="5 mm, 200 thou"
         field={drop}
         label="Drop below the top"
         description={badDrop ? 'A drop from 0.01 mm to 500 mm.' : undefined}
