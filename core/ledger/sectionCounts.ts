@@ -51,7 +51,8 @@ export const alike = (seats: Seats): JobSeats => ({ found: seats, now: seats })
 
 export const BY_THE_BOOK: JobSeats = alike({})
 
-/** Where wheels have to stand after adjusters were moved. A wheel on the crank takes every count with it and changes none. */
+/** Where wheels have to stand after adjusters were moved. A driver set otherwise on its shaft, as by a key at the crank, takes every count with it: what it
+ *  drives comes later or earlier with the same pins between the marks. */
 export function seatsAfter(
   sheet: BuildSheet,
   before: Seats,
@@ -62,7 +63,7 @@ export function seatsAfter(
     const memberId = partsOf(sheet).adjuster(adjusterId)?.memberId
     const member = partsOf(sheet).member(memberId)
     const shaft = partsOf(sheet).shaft(member?.shaftId)
-    if (!member?.teeth || !shaft || shaft.kind === 'crank') continue
+    if (!member?.teeth || !shaft) continue
     const { crankDeg } = toothWorth(member.teeth.value, readDrive(sheet).ratioOf(shaft))
     // A driver that makes its loop later wants what it drives earlier: by their marks that is itself later.
     const drives = sheet.loops.some((loop) => readDrive(sheet).driverOf(loop)?.id === member.id)

@@ -74,3 +74,36 @@ test('a loop laid so that its marks no longer meet is proved by the counts that 
   expect(as(31, 29)).toBe('counted')
   expect(as(30, 30)).toBe('countedOut')
 })
+
+/* Independently computed: a tooth of 40 at half speed is 18° of the crank, so 4.5° is a quarter of a tooth. */
+describe('what is left after teeth were laid on purpose is seen by the counts that follow', () => {
+  const lateBy = (leftoverDeg: number) => {
+    const moves = set([], [tooth('inlet-sprocket', -1)])
+    const left: MoveSet = { ...moves, cams: moves.cams.map((cam) => ({ ...cam, leftoverDeg })) }
+    const [loop] = countsAfter(left, { sheet, state: readsLate(sheet, {}, counts(30, 30)), phase: 'found' })
+    const laid: NewEntry = {
+      kind: 'moved',
+      loopId: 'chain',
+      memberId: 'inlet-sprocket',
+      teeth: -1,
+      ...(loop && { seats: loop.seats }),
+    }
+    const then = counts(31, 29).map((count) => ({ ...count, phase: 'set' as const }))
+    return stateAfter([...counts(30, 30), laid, ...then], sheet).timing['inlet-cam']?.set?.latenessDeg
+  }
+  test.each([0, 4.5, -6.2])('%d°', (leftoverDeg) => expect(lateBy(leftoverDeg)).toBeCloseTo(leftoverDeg, 6))
+})
+
+describe('a key at the crank', () => {
+  const keyed = {
+    ...sheet,
+    adjusters: [{ id: 'key', kind: 'offsetKey' as const, memberId: 'crank-sprocket', keysMm: [0.5], shaftMm: 25 }],
+  }
+  // The sprocket turned on the crank takes chain and cams with it: the pins between the marks stay, and the cams are as late as the key makes them.
+  test.each([4, -2.29, 10])('%d° later: every count as before, and every camshaft so much later by it', (laterDeg) => {
+    const key: NewEntry = { kind: 'adjusted', adjusterId: 'key', words: 'key', laterDeg }
+    const then = counts(30, 30).map((count) => ({ ...count, phase: 'set' as const }))
+    const { timing } = stateAfter([key, ...then], keyed)
+    for (const id of ['inlet-cam', 'exhaust-cam']) expect(timing[id]?.set?.latenessDeg, id).toBeCloseTo(laterDeg, 6)
+  })
+})

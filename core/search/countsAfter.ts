@@ -1,6 +1,6 @@
 import { byId } from '../byId'
 import { readDrive } from '../drive'
-import { alike, readLoop, seatsAfter, type JobState, type Seats } from '../ledger'
+import { alike, lastOf, readLoop, seatsAfter, type JobState, type Seats } from '../ledger'
 import type { BuildSheet, Loop, Phase } from '../model'
 import { partsOf } from '../sheet'
 import type { Move, MoveSet } from './moves'
@@ -59,11 +59,20 @@ export function countsAfter(
       },
     )
     const driverId = readDrive(sheet).driverOf(loop)?.id
-    const stands = lateness.map(({ memberId, teethLate }) => ({
+    const stands = lateness.map(({ memberId, teethLate, shaft, toothCrankDeg }) => ({
       memberId,
       pitches: (before[memberId] ?? 0) + teethLate + laidOver(memberId) - laidOver(driverId ?? ''),
+      // What the moves leave of the camshaft, by its reading: it would be right with its wheel so much earlier.
+      leftPitches: leftOf(set, { shaftId: shaft.id, state }) / toothCrankDeg,
     }))
     const asMeant = stands.every(({ memberId, pitches }) => Math.abs(pitches - (wanted[memberId] ?? 0)) < 0.5)
-    return [{ loop, counts, seats: byId(asMeant ? [] : stands.map((one) => [one.memberId, one.pitches])) }]
+    const seats = stands.map(({ memberId, pitches, leftPitches }) => [memberId, pitches - leftPitches] as const)
+    return [{ loop, counts, seats: byId(asMeant ? [] : seats) }]
   })
+}
+
+/** How late a camshaft stands once the moves are done, crank degrees; nothing where it is not one of theirs. What it is late of on purpose counts. */
+function leftOf(set: MoveSet, { shaftId, state }: { readonly shaftId: string; readonly state: JobState }): number {
+  const cam = set.cams.find(({ id }) => id === shaftId)
+  return cam ? cam.leftoverDeg + (lastOf(state, 'target', shaftId)?.latenessDeg ?? 0) : 0
 }
