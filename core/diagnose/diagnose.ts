@@ -30,8 +30,9 @@ export interface Fit {
 }
 
 export interface Diagnosis {
-  /** told = one cause stands; nothingShown = all within their ±; notEnough = several stand; none = no listed cause does. */
-  readonly verdict: 'told' | 'nothingShown' | 'notEnough' | 'none'
+  /** told = one cause stands; nothingShown = all within their ±; onlyTheHalf = so they are, and cams half a turn out would read the same; notEnough =
+   *  several stand; none = no listed cause does. */
+  readonly verdict: 'told' | 'nothingShown' | 'onlyTheHalf' | 'notEnough' | 'none'
   /** What stands, the likeliest first: the fewest causes, then in the order they are met at the bench, then the closest. */
   readonly fits: readonly Fit[]
   /** Single causes that the readings rule out, and by how many sigma. */
@@ -52,7 +53,13 @@ export function diagnose(readings: Readings): Diagnosis {
   const halfOpen = readings.half === 'notWitnessed'
   const none = worstOf(readings, nothing(readings))
   if (readings.half !== 'opposite' && none <= RULES_OUT_SIGMAS)
-    return { verdict: 'nothingShown', fits: [], ruledOut: [], next: proving(readings), halfOpen }
+    return {
+      verdict: halfOpen ? 'onlyTheHalf' : 'nothingShown',
+      fits: [],
+      ruledOut: [],
+      next: proving(readings),
+      halfOpen,
+    }
   const alone = judge(readings, hypotheses(readings))
   const fits = alone.standing.length > 0 || readings.half === 'opposite' ? alone.standing : lastResort(readings)
   const verdict = fits.length === 1 ? 'told' : fits.length > 1 ? 'notEnough' : 'none'

@@ -47,7 +47,7 @@ export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly pha
             : nextReadingWords[said.next]}
         </p>
       )}
-      {said.halfOpen && (
+      {said.halfOpen && said.verdict !== 'onlyTheHalf' && (
         <p className="warn">
           Cams half a turn out, or the wrong half of the cycle assumed: these readings cannot tell.
         </p>
@@ -128,6 +128,8 @@ function titleOf({ verdict, fits }: Diagnosis): string {
   switch (verdict) {
     case 'told':
       return 'What is wrong'
+    case 'onlyTheHalf':
+      return 'Right, or half a turn out: these readings cannot tell'
     case 'nothingShown':
       return 'Nothing is shown wrong, within the ± of what was read'
     case 'notEnough':
