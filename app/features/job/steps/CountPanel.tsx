@@ -114,9 +114,8 @@ function WhatIsCounted({
       </p>
       {named && (
         <p className="soft">
-          A mark off the {nounsOf(loop).loop}, or less than two teeth on it, would read the same with the cam a tooth
-          out. Find the {nounsOf(loop).wheel}’s gap or tooth ringed on the drawing by counting from the mark, and put
-          paint on it.
+          The mark stands off the {nounsOf(loop).loop}, or nearly, and would count alike with the cam a tooth out. Count
+          teeth on the {nounsOf(loop).wheel} to the place ringed on the drawing, and paint it.
         </p>
       )}
       {section.run === 'slack' && (
