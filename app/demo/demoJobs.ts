@@ -304,6 +304,12 @@ export const demoJobs: readonly DemoJob[] = [
       ...half(59.75, 'thumb', 'lobes'),
       camMark('found', 63, 'cam-a', 'mark-cam-sprocket-a'),
       camMark('found', 61.5, 'cam-b', 'mark-cam-sprocket-b'),
+      ...(['a', 'b'] as const).map((bank): NewEntry => ({
+        kind: 'meshCount',
+        couplingId: `mesh-pinion-gear-${bank}`,
+        phase: 'found',
+        teeth: 0,
+      })),
       count('found', 34, { loopId: 'chain-a', fromMarkId: 'mark-cam-sprocket-a', toMarkId: 'mark-sprocket-a' }),
       count('found', 36, { loopId: 'chain-b', fromMarkId: 'mark-cam-sprocket-b', toMarkId: 'mark-sprocket-b' }),
       ...done('asFound-cam-a', 'asFound-cam-b'),

@@ -1,5 +1,7 @@
-import type { BuildSheet, Coupling } from '../model/buildSheet'
+import type { BuildSheet, Coupling, Member, Shaft } from '../model/buildSheet'
+import { partsOf } from '../sheet'
 import { ratioValue } from '../units'
+import { toothWorth } from './sprocket'
 import { ratioOfShaft, walkDrive } from './walkDrive'
 
 /** What one place of a coupling is worth on the shaft it drives. Degrees, all positive. */
@@ -8,20 +10,41 @@ export interface CouplingStep {
   readonly crankDeg: number
 }
 
-/** What one place at each end of a coupling is worth; undefined where the places are not counted, or it does not drive a shaft that is known.
- *  Both ends of a coupling turn together, so one place is 360/positions on either. Source: handbook 9. */
+/** The two gears of a mesh, the one nearer the crank first; undefined for another coupling, or where the sheet does not tell the way. */
+export function gearsOf(
+  sheet: BuildSheet,
+  { id }: Pick<Coupling, 'id'>,
+): { readonly driver: Member; readonly driven: Member } | undefined {
+  return Object.values(walkDrive(sheet).ways)
+    .flat()
+    .find(({ by }) => by.kind === 'mesh' && by.id === id)?.teeth
+}
+
+/** The shaft that a coupling drives; of two gears that of the one further from the crank. */
+export function drivenShaftOf(sheet: BuildSheet, coupling: Coupling): Shaft | undefined {
+  const id = coupling.kind === 'gearMesh' ? gearsOf(sheet, coupling)?.driven.shaftId : coupling.toId
+  return partsOf(sheet).shaft(id)
+}
+
+/** What one place at each end of a coupling, or one tooth of two gears, is worth; undefined where the places are not counted, or it does not drive a
+ *  shaft that is known. Both ends of a coupling turn together, so one place is 360/positions on either. Source: handbook 9. */
 export function couplingWorth(
   sheet: BuildSheet,
-  { toId, positions, positionsTo }: Coupling,
+  coupling: Coupling,
 ): { readonly from: CouplingStep | undefined; readonly to: CouplingStep | undefined } {
-  const shaft = sheet.shafts.find(({ id }) => id === toId)
+  const { kind, positions, positionsTo } = coupling
+  const shaft = drivenShaftOf(sheet, coupling)
+  if (kind === 'gearMesh') {
+    const teeth = gearsOf(sheet, coupling)?.driven.teeth?.value
+    return { from: shaft && teeth ? toothWorth(teeth, ratioOfShaft(sheet, shaft)) : undefined, to: undefined }
+  }
   const perTurn = shaft && Math.abs(ratioValue(ratioOfShaft(sheet, shaft)))
   const worth = (places: number | undefined) =>
     places === undefined || !perTurn ? undefined : { shaftDeg: 360 / places, crankDeg: 360 / places / perTurn }
   return { from: worth(positions?.value), to: worth(positionsTo?.value) }
 }
 
-/** How much later a coupling's shaft comes when it is put together so many places on, crank degrees: places on are earlier, so minus.
+/** How much later a coupling's shaft comes when it is put together so many places, or teeth, on, crank degrees: places on are earlier, so minus.
  *  Undefined where a place that was moved is not counted. */
 export function couplingShift(
   sheet: BuildSheet,
@@ -42,7 +65,8 @@ export function bestPlaces(
 ): { readonly steps: number; readonly stepsTo: number; readonly leftoverDeg: number } | undefined {
   const { from, to } = couplingWorth(sheet, coupling)
   if (!from) return undefined
-  const [places, placesTo] = [coupling.positions?.value ?? 1, to ? (coupling.positionsTo?.value ?? 1) : 1]
+  const ownPlaces = gearsOf(sheet, coupling)?.driven.teeth ?? coupling.positions
+  const [places, placesTo] = [ownPlaces?.value ?? 1, to ? (coupling.positionsTo?.value ?? 1) : 1]
   const turnDeg = from.crankDeg * places
   let best: { steps: number; stepsTo: number; leftoverDeg: number } | undefined
   for (let stepsTo = -Math.floor(placesTo / 2); stepsTo <= placesTo / 2; stepsTo++) {
@@ -59,14 +83,14 @@ export function bestPlaces(
   return best
 }
 
-/** Couplings that can be drawn apart on the way from the crank to a shaft, the nearest to the crank first. */
+/** Couplings and meshes on the way from the crank to a shaft, the nearest to the crank first. */
 export const couplingsTo = (sheet: BuildSheet, shaftId: string): Coupling[] =>
   (walkDrive(sheet).ways[shaftId] ?? []).flatMap(({ by }) =>
-    by.kind === 'coupling' ? (sheet.couplings.find(({ id }) => id === by.id) ?? []) : [],
+    by.kind === 'loop' ? [] : (partsOf(sheet).coupling(by.id) ?? []),
   )
 
-/** Shafts that a coupling drives, itself the last step or one on the way. */
+/** Shafts that a coupling or mesh drives, itself the last step or one on the way. */
 export const shaftsBehind = (sheet: BuildSheet, couplingId: string): string[] =>
   Object.entries(walkDrive(sheet).ways)
-    .filter(([, way]) => way.some(({ by }) => by.kind === 'coupling' && by.id === couplingId))
+    .filter(([, way]) => way.some(({ by }) => by.kind !== 'loop' && by.id === couplingId))
     .map(([shaftId]) => shaftId)

@@ -1,7 +1,7 @@
 import type { BuildSheet } from '../model/buildSheet'
+import { gcd } from '../units'
 import { walkDrive } from './walkDrive'
 
-const gcd = (a: number, b: number): number => (b === 0 ? Math.abs(a) : gcd(b, a % b))
 const lcm = (a: number, b: number) => (a / gcd(a, b)) * b
 
 export interface Repeats {

@@ -1,7 +1,7 @@
 import type { Job } from '../model/engine'
 import type { Entry } from '../model/entry'
 import { copyOfJobSoFar, startJobSoFar, type JobSoFar } from './jobSoFar'
-import { lastOf } from './kept'
+import { allOf, lastOf } from './kept'
 import { isNothing, kindOf } from './kinds'
 import { partsOfJob } from './partsOfJob'
 import { crankPlace } from './rotation'
@@ -86,7 +86,14 @@ function workOut(fold: EngineFold, jobId: string): JobState {
     zeroReadings,
     half,
     crank: place,
-    timing: readTiming({ sheet, zeros, camReads: soFar.camReads, counts: soFar.counts, seats }),
+    timing: readTiming({
+      sheet,
+      zeros,
+      camReads: soFar.camReads,
+      counts: soFar.counts,
+      meshCounts: allOf(soFar, 'meshCount'),
+      seats,
+    }),
   }
 }
 

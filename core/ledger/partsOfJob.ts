@@ -39,23 +39,21 @@ export function partsOfJob(
       },
     ]
   })
-  const couplings = sheet.couplings
-    .filter(({ kind }) => kind !== 'gearMesh')
-    .map(({ id }): [string, CouplingState] => {
-      const link = stand.couplings.get(id)
-      const untouched = !link || (link.changes.length === 0 && link.is === 'on')
-      const moved = allOf(soFar, 'coupling').filter((entry) => entry.couplingId === id && entry.change === 'together')
-      return [
-        id,
-        {
-          together: link?.is !== 'off',
-          apartAt: undoneAt(link?.apart),
-          proof: untouched ? 'asArrived' : isLinkProved(proving, 'coupling', id) ? 'read' : 'notRead',
-          steps: moved.reduce((sum, { steps }) => sum + steps, 0),
-          stepsTo: moved.reduce((sum, { stepsTo = 0 }) => sum + stepsTo, 0),
-        },
-      ]
-    })
+  const couplings = sheet.couplings.map(({ id }): [string, CouplingState] => {
+    const link = stand.couplings.get(id)
+    const untouched = !link || (link.changes.length === 0 && link.is === 'on')
+    const moved = allOf(soFar, 'coupling').filter((entry) => entry.couplingId === id && entry.change === 'together')
+    return [
+      id,
+      {
+        together: link?.is !== 'off',
+        apartAt: undoneAt(link?.apart),
+        proof: untouched ? 'asArrived' : isLinkProved(proving, 'coupling', id) ? 'read' : 'notRead',
+        steps: moved.reduce((sum, { steps }) => sum + steps, 0),
+        stepsTo: moved.reduce((sum, { stepsTo = 0 }) => sum + stepsTo, 0),
+      },
+    ]
+  })
   const tensioners = partsOf(sheet).tensioners.map(({ id }): [string, TensionerState] => [
     id,
     stand.tensioners.get(id)?.is ?? 'asArrived',

@@ -27,8 +27,17 @@ export function forgetLaterReadings(
   soFar.camReads = soFar.camReads.filter(({ phase }) => phase === 'found')
 }
 
+/** Teeth counted between two gears since the strip are stale: of one mesh, or of all. */
+export function forgetMeshCounts(soFar: JobSoFar, couplingId?: string): void {
+  const stale = (count: EntryOf<'meshCount'>) =>
+    count.phase !== 'found' && (couplingId === undefined || count.couplingId === couplingId)
+  const still = [...(soFar.kept.meshCount ?? [])].filter(([, count]) => !stale(count))
+  soFar.kept = { ...soFar.kept, meshCount: new Map(still) }
+}
+
 /** Nothing that was read or counted since the strip holds any more. */
 export function forgetReadings(soFar: JobSoFar): void {
+  forgetMeshCounts(soFar)
   soFar.camReads = soFar.camReads.filter(({ phase }) => phase === 'found')
   soFar.counts = soFar.counts.filter(({ phase }) => phase === 'found')
 }

@@ -1,6 +1,6 @@
 import { byId } from '../byId'
 import { combineTiming, COUNT_SIGMA_PITCHES, type CamTiming, type TimingWitness } from '../cams'
-import { couplingsTo, judgeCount, spokenOf, type CountVerdict, readDrive } from '../drive'
+import { judgeCount, readMeshCount, spokenOf, type CountVerdict, type DriveLink, readDrive } from '../drive'
 import type { BuildSheet, Loop } from '../model/buildSheet'
 import type { EntryOf, Phase } from '../model/entry'
 import { partsOf } from '../sheet'
@@ -63,6 +63,7 @@ interface Readings {
   readonly zeros: Zeros
   readonly camReads: readonly CamRead[]
   readonly counts: readonly EntryOf<'count'>[]
+  readonly meshCounts: readonly EntryOf<'meshCount'>[]
   readonly seats: JobSeats
 }
 
@@ -85,20 +86,38 @@ export function readTiming(readings: Readings): Record<string, Partial<Record<Ph
   )
 }
 
-/** A shaft's lateness through the counts of every loop on its way from the crank. A loop on the way that was not counted, or whose count is
+/** A shaft's lateness through the counts of every loop and of every pair of gears on its way from the crank. One that was not counted, or whose count is
  *  not known, leaves it unsaid, and so does a coupling: no count sees which of its places it was put together in. */
-function fromCount({ sheet, counts, seats }: Readings, shaftId: string, phase: Phase): TimingWitness | undefined {
-  if (couplingsTo(sheet, shaftId).length > 0) return undefined
-  const loops = (readDrive(sheet).ways[shaftId] ?? []).filter(({ by }) => by.kind === 'loop')
-  const parts = loops.map(({ by, toShaftId }) => {
-    const loop = partsOf(sheet).loop(by.id)
-    const read = loop && readLoop(sheet, loop, counts, phase, seats)
-    return read?.lateness.find(({ shaft }) => shaft.id === toShaftId)
-  })
+function fromCount(readings: Readings, shaftId: string, phase: Phase): TimingWitness | undefined {
+  const { sheet, counts, meshCounts } = readings
+  const way = readDrive(sheet).ways[shaftId] ?? []
+  const parts = way.map((link) => countedPart(readings, link, phase))
   const known = parts.flatMap((part) => part ?? [])
-  const last = counts.findLast((one) => one.phase === phase && loops.some(({ by }) => by.id === one.loopId))
-  if (!last || known.length === 0 || known.length < loops.length) return undefined
+  const ofWay = (id: string) => way.some(({ by }) => by.id === id)
+  const last =
+    counts.findLast((one) => one.phase === phase && ofWay(one.loopId)) ??
+    meshCounts.findLast((one) => one.phase === phase && ofWay(one.couplingId))
+  if (!last || known.length === 0 || known.length < way.length) return undefined
   const latenessDeg = known.reduce((sum, part) => sum + part.latenessDeg, 0)
-  const sigmaDeg = Math.hypot(...known.map(({ toothCrankDeg }) => COUNT_SIGMA_PITCHES * toothCrankDeg))
+  const sigmaDeg = Math.hypot(...known.map((part) => part.sigmaDeg))
   return { kind: 'count', entryId: last.id, latenessDeg, sigmaDeg }
+}
+
+/** What the counts say of one step of the drive, crank degrees late; undefined where nothing was counted that tells. Two gears mesh tooth for tooth. */
+function countedPart(
+  { sheet, counts, seats, meshCounts }: Readings,
+  { by: { kind, id }, toShaftId }: DriveLink,
+  phase: Phase,
+): { readonly latenessDeg: number; readonly sigmaDeg: number } | undefined {
+  if (kind === 'coupling') return undefined
+  if (kind === 'mesh') {
+    const coupling = partsOf(sheet).coupling(id)
+    const count = meshCounts.findLast((one) => one.phase === phase && one.couplingId === id)
+    const read = coupling && count && readMeshCount(sheet, coupling, count.teeth)
+    if (!read || read.latenessDeg === undefined) return undefined
+    return { latenessDeg: read.latenessDeg, sigmaDeg: COUNT_SIGMA_PITCHES * read.toothCrankDeg }
+  }
+  const loop = partsOf(sheet).loop(id)
+  const part = loop && readLoop(sheet, loop, counts, phase, seats).lateness.find(({ shaft }) => shaft.id === toShaftId)
+  return part && { latenessDeg: part.latenessDeg, sigmaDeg: COUNT_SIGMA_PITCHES * part.toothCrankDeg }
 }

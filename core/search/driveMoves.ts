@@ -12,11 +12,14 @@ export interface DriveMove {
   readonly camIds: readonly string[]
 }
 
-/** What a place of a coupling, and the loop laid over above the camshaft's own, cost against the kinds of adjuster: common practice, no source. */
+/** What a place of a coupling, a tooth of two gears, and the loop laid over above the camshaft's own, cost against the kinds of adjuster: common
+ *  practice, no source. */
 export const COUPLING_EFFORT = 3
+export const MESH_EFFORT = 4
 export const TOOTH_ABOVE_EFFORT = 4
 
-/** Every place of every coupling, both ends of a quill, with the camshafts behind it. */
+/** Every place of every coupling, both ends of a quill, and every tooth of two gears in mesh, with the camshafts behind it. Of a train of gears each mesh
+ *  is a move of its own: over a compound idler their teeth are worth unlike angles, over a plain one alike. */
 export const couplingMoves = (sheet: BuildSheet): DriveMove[] =>
   sheet.couplings.flatMap((coupling) => {
     const { id, kind } = coupling
@@ -25,12 +28,11 @@ export const couplingMoves = (sheet: BuildSheet): DriveMove[] =>
       shaft.kind === 'cam' && behind.includes(shaft.id) ? [shaft.id] : [],
     )
     const { from, to } = couplingWorth(sheet, coupling)
-    if (kind === 'gearMesh') return []
     const move = (end: 'near' | 'far', crankDeg: number): DriveMove => ({
       mover: {
         id: `${end === 'near' ? 'coupling' : 'couplingTo'} ${id}`,
         of: { part: 'coupling', couplingId: id, end },
-        effort: COUPLING_EFFORT,
+        effort: kind === 'gearMesh' ? MESH_EFFORT : COUPLING_EFFORT,
         by: stepsOf(crankDeg, sheet.cycleDeg),
       },
       camIds,

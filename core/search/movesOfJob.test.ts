@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { readDrive } from '../drive'
 import type { BuildSheet } from '../model'
 import { TOPOLOGIES } from '../starters'
+import { stateAfter } from '../testing/oneChain'
 import { countedFrom, sheetWithDrive, readsLate, stagedTeeth } from '../testing/sheetWithDrive'
 import { camshaftsToRead, loopsToCount, moveProblemOf, runSearch } from '.'
 
@@ -122,10 +123,62 @@ describe('what lies between', () => {
       'inlet-cam',
     ])
   })
-  test('gears alone give nothing to move', () => {
-    const sheet = sheetWithDrive('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
-    expect(readDrive(sheet).undriven).toEqual([])
-    expect(moveProblemOf(sheet, readsLate(sheet, { camshaft: 9 }), 'found')).toBeUndefined()
+})
+
+describe('gears in mesh', () => {
+  const gears = sheetWithDrive('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
+  const meshAt = (sheet: BuildSheet, gear: string) => sheet.couplings.find(({ toId }) => toId === gear)?.id ?? ''
+
+  // Independently computed: a tooth of 40 at half speed is 18° of the crank, and so is one of 33 over a plain idler (360/33 at 20/33).
+  test('a tooth late over a plain idler: one tooth, at either of its meshes', () => {
+    expect(readDrive(gears).undriven).toEqual([])
+    const best = bestOf(gears, { camshaft: 18.5 })
+    expect(best?.cams[0]).toMatchObject({ leftoverDeg: expect.closeTo(0.5, 9), moves: [{ amount: -1 }] })
+    expect(best?.cams[0]?.moves[0]?.laterDeg).toBeCloseTo(-18, 9)
+    for (const gear of ['idle-gear', 'cam-gear'])
+      expect(idsOf(gears, { camshaft: 9 }).own['camshaft']).toContain(`coupling ${meshAt(gears, gear)}`)
+  })
+  // 24 to 36, then 27 to 36 on one shaft: 15° and 20° a tooth; 5° is one on there and one back here.
+  test('a compound idler: the two meshes are worth 15° and 20°, together every 5°', () => {
+    const compound: BuildSheet = {
+      ...sheetWithDrive('gearsOnly', { pinion: 24, 'idle-gear': 36, 'cam-gear': 36 }),
+    }
+    const [large] = compound.members.filter(({ id }) => id === 'idle-gear')
+    if (!large) throw new Error('Broken invariant: a train without its idler')
+    const small = { ...large, id: 'idle-small', name: 'Small idler gear' }
+    const sheet: BuildSheet = {
+      ...compound,
+      members: [...compound.members, { ...small, teeth: { value: 27, typed: '27', trust: 'measured' } }],
+      couplings: compound.couplings.map((one) => (one.fromId === 'idle-gear' ? { ...one, fromId: 'idle-small' } : one)),
+    }
+    expect(readDrive(sheet).ratios['camshaft']).toEqual({ num: 1, den: 2 })
+    const [set] = bestOf(sheet, { camshaft: 5 })?.cams ?? []
+    expect(set?.leftoverDeg).toBeCloseTo(0, 9)
+    expect(set?.moves.map(({ moverId, amount }) => [moverId, amount]).sort()).toEqual(
+      [
+        [`coupling ${meshAt(sheet, 'idle-gear')}`, 1],
+        [`coupling ${meshAt(sheet, 'cam-gear')}`, -1],
+      ].sort(),
+    )
+  })
+  test('a gear, then a chain: the mesh moves the camshaft as well, and a count of the chain says nothing of it', () => {
+    const sheet = sheetWithDrive('gearThenChain', {
+      pinion: 24,
+      'half-gear': 48,
+      'half-sprocket': 21,
+      'cam-sprocket': 21,
+    })
+    const own = idsOf(sheet, { camshaft: 15 }).own['camshaft'] ?? []
+    expect(own).toContain(`coupling ${meshAt(sheet, 'half-gear')}`)
+    expect(bestOf(sheet, { camshaft: 15 })?.cams[0]).toMatchObject({
+      leftoverDeg: 0,
+      moves: [{ moverId: `coupling ${meshAt(sheet, 'half-gear')}`, amount: -1 }],
+    })
+    const counted = countedFrom('chain', 'cam-sprocket', 'half-sprocket', 30)
+    const before = stateAfter([counted], sheet)
+    expect(before.timing['camshaft']?.found).toBeUndefined()
+    const mesh = { kind: 'meshCount', couplingId: meshAt(sheet, 'half-gear'), phase: 'found', teeth: 1 } as const
+    expect(stateAfter([counted, mesh], sheet).timing['camshaft']?.found?.latenessDeg).toBeCloseTo(15, 9)
   })
 })
 

@@ -85,6 +85,23 @@ export function twoBankSheet(change: Partial<BuildSheet> = {}): BuildSheet {
   }
 }
 
+/** The same engine, its third camshaft driven by gears of 38 teeth each instead of a quill. */
+export function gearedBankSheet(): BuildSheet {
+  const base = twoBankSheet()
+  const gear = (of: 'b' | 'c') => ({
+    id: `gear-${of}`,
+    name: `Gear ${of}`,
+    kind: 'gear' as const,
+    shaftId: `cam-${of}`,
+    teeth: known(38),
+  })
+  return {
+    ...base,
+    members: [...base.members, gear('b'), gear('c')],
+    couplings: [{ id: 'mesh', kind: 'gearMesh', fromId: 'gear-b', toId: 'gear-c' }],
+  }
+}
+
 /** The same engine, a chain of it deleted from the sheet and drawn anew. */
 export function redrawn(sheet: BuildSheet, version: number): BuildSheet {
   const old = sheet.loops.at(-1)?.id ?? ''

@@ -110,6 +110,17 @@ const camSteps = ({ sheet, pick, shaftId, coupling }: Moment): Step[] => [
   () => (coupling ? [{ kind: 'coupling', couplingId: coupling.id, change: 'apart', steps: 0 }] : []),
   () =>
     coupling ? [{ kind: 'coupling', couplingId: coupling.id, change: 'together', steps: pick([0, 0, 1, 10]) }] : [],
+  () =>
+    coupling?.kind === 'gearMesh'
+      ? [
+          {
+            kind: 'meshCount',
+            couplingId: coupling.id,
+            phase: pick(['found', 'set', 'set', 'left']),
+            teeth: pick([0, 0, 38, 1, -3]),
+          },
+        ]
+      : [],
   () => [
     {
       kind: 'adjusted',

@@ -6,7 +6,8 @@ export interface Ratio {
   readonly den: number
 }
 
-const gcd = (a: number, b: number): number => (b === 0 ? Math.abs(a) : gcd(b, a % b))
+/** The greatest common divisor of two whole numbers, not minus. */
+export const gcd = (a: number, b: number): number => (b === 0 ? Math.abs(a) : gcd(b, a % b))
 
 export function ratioOf(num: number, den: number): Ratio {
   invariant(Number.isSafeInteger(num) && Number.isSafeInteger(den) && den !== 0, `ratio ${num}/${den}`)

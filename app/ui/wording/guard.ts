@@ -73,6 +73,8 @@ interface Said extends GuardReason {
   readonly noun: string
   readonly camshaft: string
   readonly tensioner: string
+  /** A coupling apart and together, or two gears out of mesh and in it. */
+  readonly joint: { readonly is: string; readonly apart: string; readonly together: string }
 }
 
 const looked = 'Look at the engine, and say what you see'
@@ -126,31 +128,40 @@ const reasons: { readonly [K in GuardReasonCode]: (said: Said) => ReasonWords } 
     why: `${collide(sheet)}, ${chain} counted out`,
     free: `Move the ${noun} and count again`,
   }),
-  couplingApart: ({ sheet }) => ({
-    why: `${collide(sheet)}, coupling apart at the timing position`,
-    free: 'Coupling together and its camshaft read, or every valve relieved',
+  couplingApart: ({ sheet, joint }) => ({
+    why: `${collide(sheet)}, ${joint.is} ${joint.apart} at the timing position`,
+    free: `${upper(joint.is)} ${joint.together} and its camshaft read, or every valve relieved`,
   }),
-  couplingApartAwayFromPose: ({ sheet }) => ({
-    why: `${collide(sheet)}, coupling apart away from the timing position`,
+  couplingApartAwayFromPose: ({ sheet, joint }) => ({
+    why: `${collide(sheet)}, ${joint.is} ${joint.apart} away from the timing position`,
     free: 'Relieve every valve before the crank moves',
   }),
-  couplingApartPlaceUnknown: ({ sheet }) => ({
-    why: `${collide(sheet)}, coupling apart, and nobody knows where the crank stands`,
+  couplingApartPlaceUnknown: ({ sheet, joint }) => ({
+    why: `${collide(sheet)}, ${joint.is} ${joint.apart}, and nobody knows where the crank stands`,
     free: 'Relieve every valve (rockers off), then find TDC',
   }),
-  couplingApartLookAgain: ({ sheet }) => ({
-    why: `${collide(sheet)}, coupling apart, and not looked at since something moved`,
+  couplingApartLookAgain: ({ sheet, joint }) => ({
+    why: `${collide(sheet)}, ${joint.is} ${joint.apart}, and not looked at since something moved`,
     free: 'Look whether it stands at the timing position and say so, or relieve every valve',
   }),
-  couplingApartFree: () => ({ why: 'Coupling apart; valves and pistons cannot meet', free: '' }),
-  couplingSaidTwoWays: () => ({ why: 'Coupling together and apart, by two devices', free: looked }),
-  couplingNewOnSheet: () => ({
-    why: 'Coupling is new on the build sheet: together or apart is not known',
+  couplingApartFree: ({ joint }) => ({
+    why: `${upper(joint.is)} ${joint.apart}; valves and pistons cannot meet`,
+    free: '',
+  }),
+  couplingSaidTwoWays: ({ joint }) => ({
+    why: `${upper(joint.is)} ${joint.together} and ${joint.apart}, by two devices`,
     free: looked,
   }),
-  couplingJobLost: () => ({ why: 'Coupling: together or apart is not known, a job was lost', free: looked }),
-  couplingNotRead: ({ sheet }) => ({
-    why: `${collide(sheet)}, coupling together but its camshaft not read since`,
+  couplingNewOnSheet: ({ joint }) => ({
+    why: `${upper(joint.is)} new on the build sheet: ${joint.together} or ${joint.apart} is not known`,
+    free: looked,
+  }),
+  couplingJobLost: ({ joint }) => ({
+    why: `${upper(joint.is)}: ${joint.together} or ${joint.apart} is not known, a job was lost`,
+    free: looked,
+  }),
+  couplingNotRead: ({ sheet, joint }) => ({
+    why: `${collide(sheet)}, ${joint.is} ${joint.together} but its camshaft not read since`,
     free: 'See whether its mark meets, with the crank at the timing position',
   }),
   camshaftReadsOut: ({ camshaft, latenessDeg, safeDeg, safeIsUsual, sheet }) => ({
@@ -203,6 +214,10 @@ function plainReason(reason: GuardReason, sheet: BuildSheet): ReasonWords {
     noun,
     chain: sheet.loops.length > 1 && loop ? lower(loop.name) : noun,
     camshaft: parts.shaft(targetId)?.name ?? 'Camshaft',
+    joint:
+      parts.coupling(targetId)?.kind === 'gearMesh'
+        ? { is: 'gears', apart: 'out of mesh', together: 'in mesh' }
+        : { is: 'coupling', apart: 'apart', together: 'together' },
     tensioner: (parts.tensioners.length > 1 && parts.member(targetId)?.name) || 'Tensioner',
   })
 }

@@ -10,8 +10,9 @@ export function driveQuestions(): DriveQuestions {
     ]),
   ]
   const wayTo = (shaft: string, on: BuildSheet): Link[] => {
-    const coupling = on.couplings.find(({ toId, kind }) => kind !== 'gearMesh' && toId === shaft)
-    if (coupling) return [...wayTo(coupling.fromId, on), { kind: 'coupling', id: coupling.id }]
+    const coupling = on.couplings.find(({ toId, kind }) => shaftOfEnd(on, kind, toId) === shaft)
+    if (coupling)
+      return [...wayTo(shaftOfEnd(on, coupling.kind, coupling.fromId), on), { kind: 'coupling', id: coupling.id }]
     const loop = on.loops.find(({ path }) =>
       path.some(({ memberId }) => on.members.some((one) => one.id === memberId && one.shaftId === shaft)),
     )
@@ -25,3 +26,7 @@ export function driveQuestions(): DriveQuestions {
       : shaftsOn(on)
   return { shaftsOn, wayTo, isOnSheet, behind }
 }
+
+/** A mesh speaks of its gears, any other coupling of its shafts; gears are written from the crank outwards in the walks. */
+export const shaftOfEnd = (on: BuildSheet, kind: BuildSheet['couplings'][number]['kind'], id: string) =>
+  kind === 'gearMesh' ? (on.members.find((one) => one.id === id)?.shaftId ?? '') : id

@@ -1,4 +1,5 @@
 import type { BuildSheet } from '../../model'
+import { shaftOfEnd } from './drive'
 import type { Happening } from './history'
 import type { Late, Link, ProofQuestions, World } from './world'
 
@@ -17,7 +18,7 @@ const outOf =
         : []
     })
     const counted = w.wayTo(shaft, on).flatMap((link) => {
-      const late = link.kind === 'loop' ? w.teethLate(link.id, n) : undefined
+      const late = w.teethLate(link, n)
       if (!late || countRight(w)(late, shaft, on, safe)) return []
       return [
         {
@@ -58,7 +59,7 @@ const linkRight =
   (w: World) =>
   (link: Link, shaft: string, n: number, on: BuildSheet): boolean => {
     if (w.linkIs(link, n) !== 'on') return false
-    const late = link.kind === 'loop' ? w.teethLate(link.id, n) : undefined
+    const late = w.teethLate(link, n)
     if (late) return countRight(w)(late, shaft, on, w.safeOut(shaft, on))
     return w.changesOf(link, n).length === 0 && !w.suspect(link, n)
   }
@@ -82,8 +83,8 @@ const provedAt =
         again = false
         for (const shaft of shafts) {
           const link = w.wayTo(shaft, on).at(-1)
-          const from =
-            link?.kind === 'coupling' ? (on.couplings.find(({ id }) => id === link.id)?.fromId ?? '') : 'crank'
+          const joint = link?.kind === 'coupling' ? on.couplings.find(({ id }) => id === link.id) : undefined
+          const from = joint ? shaftOfEnd(on, joint.kind, joint.fromId) : link?.kind === 'coupling' ? '' : 'crank'
           if (
             !link ||
             w.outOf(shaft, n, on) ||

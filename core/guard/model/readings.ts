@@ -88,14 +88,16 @@ const saidBy =
 
 const countsAt =
   (w: World) =>
-  (loopId: string, n: number): Count[] =>
-    w.ask(`counts ${loopId}`, n, () => {
+  (link: Link, n: number): Count[] =>
+    w.ask(`counts ${link.kind} ${link.id}`, n, () => {
       if (n === 0) return []
       const one = w.all[n - 1] as Happening
-      const were = countsAt(w)(loopId, n - 1)
-      const link: Link = { kind: 'loop', id: loopId }
+      const were = countsAt(w)(link, n - 1)
       if (one.kind === 'begins')
-        return one.job.arrival === 'chainOff' && w.isOnSheet(link, one.sheet) && w.linkIs(link, n - 1) === 'on'
+        return link.kind === 'loop' &&
+          one.job.arrival === 'chainOff' &&
+          w.isOnSheet(link, one.sheet) &&
+          w.linkIs(link, n - 1) === 'on'
           ? []
           : were
       if (one.kind === 'ranUntilNow' && w.ranHolds(n - 1)) return []
@@ -103,16 +105,27 @@ const countsAt =
       const act = w.acts(link, n - 1)
       // A loop of two wheels: whichever it was moved over, every count ends on it.
       if (act) return []
-      if (one.kind !== 'count' || one.loopId !== loopId) return were
+      const counts = one.kind === 'count' ? one.loopId : one.kind === 'meshCount' ? one.couplingId : undefined
+      if ((one.kind !== 'count' && one.kind !== 'meshCount') || counts !== link.id) return were
       if (one.phase === 'found' && w.lastChangedIn(link, n - 1) === one.jobId) return were
       return w.changesOf(link, n - 1).every((change) => w.knew(one, change)) ? [...were, one] : were
     })
 
+/** In the walks two gears have as many teeth as each other: every turn of either brings the marks together again. */
+const meshLate = (w: World, count: Extract<Count, { kind: 'meshCount' }>): Late => {
+  const on = w.history.sheetOf(count.jobId)
+  const mesh = on.couplings.find(({ id }) => id === count.couplingId)
+  const teeth = on.members.find(({ id }) => id === mesh?.toId)?.teeth?.value ?? NaN
+  const late = wrap(count.teeth, teeth)
+  return { teeth: late, exact: late, total: w.total(w.all.indexOf(count)) }
+}
+
 const teethLate =
   (w: World) =>
-  (loopId: string, n: number): Late | undefined => {
-    const counts = countsAt(w)(loopId, n)
+  (link: Link, n: number): Late | undefined => {
+    const counts = countsAt(w)(link, n)
     const count = counts.at(-1)
+    if (count?.kind === 'meshCount') return meshLate(w, count)
     const on = count && w.history.sheetOf(count.jobId)
     const book = on?.counts.find((one) => one.fromMarkId === count?.fromMarkId && one.toMarkId === count.toMarkId)
     if (!count || !on || !book) return undefined

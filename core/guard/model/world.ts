@@ -41,7 +41,7 @@ export interface ItemIn {
   readonly item: Extract<Entry, { kind: 'item' }>
   readonly since: number
 }
-export type Count = Extract<Entry, { kind: 'count' }>
+export type Count = Extract<Entry, { kind: 'count' | 'meshCount' }>
 
 export interface Base {
   readonly history: History
@@ -102,7 +102,7 @@ export interface RegisterQuestions {
 export interface ReadingQuestions {
   readonly readsAt: (n: number) => Read[]
   readonly saidBy: (read: Read) => Lateness | undefined
-  readonly teethLate: (loopId: string, n: number) => Late | undefined
+  readonly teethLate: (link: Link, n: number) => Late | undefined
   readonly toothOf: (shaft: string, on: BuildSheet) => number
   readonly safeOut: (shaft: string, on: BuildSheet) => number
   readonly says: (lateness: Lateness, safe: number) => 'in' | 'out' | 'cannotTell'

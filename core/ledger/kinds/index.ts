@@ -20,6 +20,7 @@ import { item, itemShape } from './item'
 import { lash, lashShape } from './lash'
 import { leaning, leaningShape } from './leaning'
 import { loop, loopShape } from './loop'
+import { meshCount, meshCountShape } from './meshCount'
 import { moved, movedShape } from './moved'
 import { note, noteShape } from './note'
 import { picture, pictureShape } from './picture'
@@ -70,6 +71,7 @@ export const ledgerShapes = [
   targetShape,
   walkShape,
   countShape,
+  meshCountShape,
   movedShape,
   couplingShape,
   camSetShape,
@@ -126,6 +128,7 @@ export const ledgerKinds: { readonly [K in EntryKind]: LedgerKind<K> } = {
   target,
   walk,
   count,
+  meshCount,
   moved,
   coupling,
   camSet,

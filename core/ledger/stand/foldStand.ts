@@ -7,7 +7,7 @@ import { rotationCarried } from '../rotation'
 import { isNothing, kindOf } from '../kinds'
 import { copyOfStand, standOf, startStand, type StandSoFar } from './standSoFar'
 import type { EngineRead } from './engineRead'
-import { asItCame, couplingsOf } from './links'
+import { asItCame, uncounted } from './links'
 import { isLinkProved } from './proof'
 import { forgetAfter } from './lostJobs'
 import type { LinkStand, LostJob, Stand, TensionerStand } from './stand'
@@ -102,7 +102,7 @@ function putSheet(soFar: StandSoFar, jobId: string, sheet: BuildSheet): void {
   soFar.map = readDrive(sheet)
   // One that was said to be gone, or another one now, and stands on this sheet, is as it was then.
   for (const { id } of sheet.loops) if (!soFar.loops.has(id)) soFar.loops.set(id, soFar.gone.get(id) ?? asItCame)
-  for (const { id } of couplingsOf(sheet))
+  for (const { id } of sheet.couplings)
     if (!soFar.couplings.has(id)) soFar.couplings.set(id, soFar.gone.get(id) ?? asItCame)
   for (const { id } of partsOf(sheet).tensioners)
     if (!soFar.tensioners.has(id)) soFar.tensioners.set(id, { is: 'asArrived', totalDeg: undefined })
@@ -147,7 +147,7 @@ function arriveOff(soFar: StandSoFar, job: Job): void {
   for (const { id } of soFar.sheet.loops) {
     const link = soFar.loops.get(id) ?? asItCame
     if (link.is === 'on')
-      soFar.loops.set(id, { ...link, is: 'off', apart: { at: 'unknown', totalDeg: undefined }, counts: [] })
+      soFar.loops.set(id, { ...link, is: 'off', apart: { at: 'unknown', totalDeg: undefined }, ...uncounted })
   }
   const { totalDeg } = soFar.rotation
   for (const [id, { is }] of soFar.tensioners) if (isReleased(is)) soFar.tensioners.set(id, { is: 'out', totalDeg })

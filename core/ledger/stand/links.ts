@@ -1,4 +1,4 @@
-import type { BuildSheet } from '../../model/buildSheet'
+import { drivenShaftOf } from '../../drive'
 import type { Entry, EntryOf } from '../../model/entry'
 import { partsOf } from '../../sheet'
 import { wrapToSigned } from '../../units'
@@ -10,13 +10,16 @@ import { isLinkProved, readsOut } from './proof'
 import type { Apart, LinkStand } from './stand'
 import { isReleased } from './tensionerStates'
 
+/** Nothing that was counted on it holds any more. */
+export const uncounted = { counts: [], meshCount: undefined } as const
+
 export const asItCame: LinkStand = {
   is: 'on',
   why: undefined,
   apart: undefined,
   changes: [],
   suspect: false,
-  counts: [],
+  ...uncounted,
   countedAtDeg: undefined,
   turnedTightDeg: 0,
   jobId: undefined,
@@ -38,8 +41,9 @@ export function keepName(soFar: StandSoFar, entry: Entry, id: string): void {
   const sheet = soFar.sheets.get(entry.sheetId) ?? soFar.sheet
   const part = [...sheet.loops, ...sheet.members, ...sheet.shafts].find((one) => one.id === id)
   const coupling = partsOf(sheet).coupling(id)
-  const behind = coupling && partsOf(sheet).shaft(coupling.toId)?.name
-  const name = part?.name ?? (behind && `${coupling.kind} of ${behind}`)
+  const behind = coupling && drivenShaftOf(sheet, coupling)?.name
+  const what = coupling?.kind === 'gearMesh' ? 'gears' : coupling?.kind
+  const name = part?.name ?? (behind && `${what} of ${behind}`)
   if (name !== undefined) soFar.names.set(id, name)
 }
 
@@ -128,7 +132,7 @@ export function takeLoop(soFar: StandSoFar, entry: EntryOf<'loop'>): void {
     kind: 'loop',
     id: entry.loopId,
     entry,
-    next: () => ({ is: isDisputed(soFar, 'loop', entry.loopId) ? 'unknown' : off ? 'off' : 'on', counts: [] }),
+    next: () => ({ is: isDisputed(soFar, 'loop', entry.loopId) ? 'unknown' : off ? 'off' : 'on', ...uncounted }),
   })
   if (off) letGoOfTensioners(soFar, entry)
   else endsSeenShut(soFar, soFar.map.behind(entry.loopId))
@@ -196,8 +200,8 @@ export function takeAdjusted(soFar: StandSoFar, entry: EntryOf<'adjusted'>): voi
   const joined = sheet.couplings.filter(({ fromId, toId }) => fromId === memberId || toId === memberId)
   // What it is a part of is not told: then it may be any.
   const loops = memberId === undefined || round.length + joined.length === 0 ? sheet.loops : round
-  for (const { id } of loops) change(soFar, { kind: 'loop', id, entry, next: () => ({ counts: [] }) })
-  for (const { id } of joined) change(soFar, { kind: 'coupling', id, entry, next: () => ({}) })
+  for (const { id } of loops) change(soFar, { kind: 'loop', id, entry, next: () => uncounted })
+  for (const { id } of joined) change(soFar, { kind: 'coupling', id, entry, next: () => uncounted })
   if (loops.length + joined.length === 0) touched(soFar, entry)
   // Only now: whether what went before was proved is told by the figures of before.
   soFar.seats = seatsAfter(sheet, soFar.seats, [entry])
@@ -211,6 +215,7 @@ export function takeCoupling(soFar: StandSoFar, entry: EntryOf<'coupling'>): voi
     id,
     entry,
     next: (link) => ({
+      ...uncounted,
       is: isDisputed(soFar, 'coupling', id) ? 'unknown' : to === 'apart' ? 'off' : 'on',
       ...(to === 'together' ? { steps: link.steps + steps, stepsTo: link.stepsTo + stepsTo } : {}),
     }),
@@ -231,6 +236,14 @@ export function takeCount(soFar: StandSoFar, entry: EntryOf<'count'>): void {
   setLink(soFar, 'loop', entry.loopId, { ...loop, counts: [...others, entry], countedAtDeg })
 }
 
+export function takeMeshCount(soFar: StandSoFar, entry: EntryOf<'meshCount'>): void {
+  const mesh = linkAt(soFar, 'coupling', entry.couplingId)
+  if (entry.phase === 'found' && mesh.jobId === entry.jobId) return
+  if (!mesh.changes.every((one) => soFar.knew(entry, one))) return
+  const countedAtDeg = soFar.rotation.totalDeg
+  setLink(soFar, 'coupling', entry.couplingId, { ...mesh, meshCount: entry, countedAtDeg })
+}
+
 export function takeTensioner(soFar: StandSoFar, entry: EntryOf<'tensioner'>): void {
   keepName(soFar, entry, entry.memberId)
   noteSaid(soFar, 'tensioner', entry.memberId, { entry, value: entry.state })
@@ -244,6 +257,3 @@ export function takeTensioner(soFar: StandSoFar, entry: EntryOf<'tensioner'>): v
   soFar.touchedOn.add(entry.sheetId)
   if (!released) loosened(soFar)
 }
-
-/** Couplings that can be drawn apart, of a sheet. */
-export const couplingsOf = (sheet: BuildSheet) => sheet.couplings.filter(({ kind }) => kind !== 'gearMesh')

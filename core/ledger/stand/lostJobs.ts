@@ -2,7 +2,7 @@ import type { Job } from '../../model/engine'
 import type { Entry, EntryOf } from '../../model/entry'
 import { startRotation } from '../rotation'
 import type { StandSoFar } from './standSoFar'
-import { asItCame, couplingsOf, loosened } from './links'
+import { asItCame, loosened } from './links'
 import type { Apart, LostJob } from './stand'
 
 const ended: Apart = { at: 'ended', totalDeg: undefined }
@@ -13,7 +13,7 @@ export function forgetAfter(soFar: StandSoFar, lost: LostJob): void {
   const { sheet } = soFar
   for (const [links, parts] of [
     [soFar.loops, sheet.loops],
-    [soFar.couplings, couplingsOf(sheet)],
+    [soFar.couplings, sheet.couplings],
   ] as const)
     for (const { id } of parts)
       links.set(id, { ...asItCame, is: 'unknown', why: 'jobLost', apart: ended, suspect: true })

@@ -1,7 +1,7 @@
 import type { Entry, EntryOf } from '../../model/entry'
 import { shaftOfRead, type CamRead } from '../camWitnesses'
 import { isDisputed, noteSaid, type StandSoFar } from './standSoFar'
-import { change, couplingsOf, endsSeenShut, endTrims, keepName, linkAt, loosened } from './links'
+import { change, endsSeenShut, endTrims, keepName, linkAt, loosened, uncounted } from './links'
 import { latenessAtMark, readKey, type Lateness } from './proof'
 import { isRelieved } from './relief'
 import type { RegisterItem, Stand } from './stand'
@@ -67,10 +67,10 @@ function changeLastLink(soFar: StandSoFar, entry: Entry, shaftId: string): void 
     ? [last]
     : [
         ...soFar.sheet.loops.map(({ id }) => ({ kind: 'loop' as const, id })),
-        ...couplingsOf(soFar.sheet).map(({ id }) => ({ kind: 'coupling' as const, id })),
+        ...soFar.sheet.couplings.map(({ id }) => ({ kind: 'coupling' as const, id })),
       ]
   for (const { kind, id } of links)
-    change(soFar, { kind: kind === 'loop' ? 'loop' : 'coupling', id, entry, next: () => ({ counts: [] }) })
+    change(soFar, { kind: kind === 'loop' ? 'loop' : 'coupling', id, entry, next: () => uncounted })
 }
 
 /** With what drives it undone a camshaft that is set to its mark was moved; else its mark was seen, which reads it. */
@@ -147,7 +147,7 @@ export function takeRan(soFar: StandSoFar, entry: EntryOf<'ranUntilNow'>): void 
   const knewAll = links.every(({ changes }) => changes.every((one) => soFar.knew(entry, one)))
   if (!knewAll || !couldHaveRun({ ...soFar, disputes: [...soFar.disputes.values()] })) return
   for (const map of [soFar.loops, soFar.couplings])
-    for (const [id, link] of map) map.set(id, { ...link, changes: [], apart: undefined, suspect: false, counts: [] })
+    for (const [id, link] of map) map.set(id, { ...link, changes: [], apart: undefined, suspect: false, ...uncounted })
   soFar.reads.clear()
   soFar.ranSo = true
   // It ran: where an earlier job left the crank says nothing.

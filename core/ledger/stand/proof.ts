@@ -3,7 +3,7 @@ import type { BuildSheet } from '../../model/buildSheet'
 import type { EntryOf } from '../../model/entry'
 import { partsOf } from '../../sheet'
 import { ratioValue, wrapToSigned } from '../../units'
-import { markPoseDeg, type MemberLateness, readDrive } from '../../drive'
+import { markPoseDeg, type MemberLateness, readDrive, readMeshCount } from '../../drive'
 import { isCamRead, latenessOfRead, thingOfRead } from '../camWitnesses'
 import { crankPlace } from '../rotation'
 import { alike, readLoop } from '../sectionCounts'
@@ -69,21 +69,31 @@ export function readsOut(proving: Proving, shaftId: string): ReadOut | undefined
   })
   const way = readDrive(proving.sheet).holdsBy(shaftId) ?? []
   const counted = way.flatMap((link): ReadOut[] => {
-    const lateness = link.kind === 'loop' ? countedLateness(proving, link) : undefined
+    const lateness = countedLateness(proving, link)
     if (!lateness || countIsRight(lateness, safeDeg)) return []
-    const totalDeg = proving.loops.get(link.id)?.countedAtDeg
-    return [{ by: 'count', latenessDeg: lateness.latenessDeg, safeDeg, totalDeg, loopId: link.id }]
+    const isLoop = link.kind === 'loop'
+    const totalDeg = (isLoop ? proving.loops : proving.couplings).get(link.id)?.countedAtDeg
+    const loopId = isLoop ? link.id : undefined
+    return [{ by: 'count', latenessDeg: lateness.latenessDeg, safeDeg, totalDeg, loopId }]
   })
   return [...outs, ...counted].sort((a, b) => Math.abs(b.latenessDeg) - Math.abs(a.latenessDeg))[0]
 }
 
 /** A count tells the tooth: right when the wheel stands on its tooth, or out by no more than is safe, two sigma (half a tooth) allowed. */
-const countIsRight = ({ teethLate, latenessDeg, toothCrankDeg }: MemberLateness, safeDeg: number) =>
+const countIsRight = ({ teethLate, latenessDeg, toothCrankDeg }: CountedLateness, safeDeg: number) =>
   teethLate === 0 || Math.abs(latenessDeg) + toothCrankDeg / 2 <= safeDeg
 
-/** How late the wheel that a loop leads to stands by the counts that still hold, each read by the sheet of its own job. */
-function countedLateness(proving: Proving, { id, memberId }: WayLink): MemberLateness | undefined {
-  return latenessOfLoop(proving, id).find((one) => one.memberId === memberId)
+type CountedLateness = Pick<MemberLateness, 'teethLate' | 'latenessDeg' | 'toothCrankDeg'>
+
+/** How late the wheel that a loop or a mesh leads to stands by the counts that still hold, each read by the sheet of its own job. */
+function countedLateness(proving: Proving, { kind, id, memberId }: WayLink): CountedLateness | undefined {
+  if (kind === 'loop') return latenessOfLoop(proving, id).find((one) => one.memberId === memberId)
+  const count = proving.couplings.get(id)?.meshCount
+  const sheet = count && proving.figures.get(count.jobId)?.sheet
+  const coupling = sheet && partsOf(sheet).coupling(id)
+  const read = coupling && readMeshCount(sheet, coupling, count.teeth)
+  if (read?.teethLate === undefined || read.latenessDeg === undefined) return undefined
+  return { teethLate: read.teethLate, latenessDeg: read.latenessDeg, toothCrankDeg: read.toothCrankDeg }
 }
 
 export function latenessOfLoop({ loops, seats, figures }: Proving, loopId: string): MemberLateness[] {
@@ -105,8 +115,7 @@ function linkIsRight(proving: Proving, link: WayLink, safeDeg: number): boolean 
   const at = (link.kind === 'loop' ? proving.loops : proving.couplings).get(link.id)
   if (!at) return true
   if (at.is !== 'on') return false
-  // No count sees which of its places a coupling was put together in, or which teeth of two gears meet.
-  if (link.kind !== 'loop') return at.changes.length === 0 && !at.suspect
+  // No count of a loop sees which of its places a coupling was put together in, or which teeth of two gears meet.
   const lateness = countedLateness(proving, link)
   if (lateness) return countIsRight(lateness, safeDeg)
   return at.changes.length === 0 && !at.suspect

@@ -2,7 +2,7 @@ import type { EntryOf } from '../../model/entry'
 import { partsOf } from '../../sheet'
 import { settleCrank } from './crank'
 import { settle, type StandSoFar } from './standSoFar'
-import { asItCame, dropReadsBehind, linkAt, setLink, touched, type LinkKind } from './links'
+import { asItCame, dropReadsBehind, linkAt, setLink, touched, type LinkKind, uncounted } from './links'
 import { settleLost } from './lostJobs'
 import { putCamshaft, putOnRegister } from './parts'
 import type { Apart } from './stand'
@@ -57,7 +57,7 @@ function settleLink(
       break
     case 'became':
       if (!part.became || !onSheet(part.became) || onSheet(part.id)) break
-      setLink(soFar, kind, part.became, { ...link, ...spoken, counts: [], changes: [...link.changes, entry] })
+      setLink(soFar, kind, part.became, { ...link, ...spoken, ...uncounted, changes: [...link.changes, entry] })
       soFar.gone.set(part.id, link)
       links.delete(part.id)
       break
@@ -70,7 +70,7 @@ function settleLink(
       break
     case 'off':
     case 'apart':
-      setLink(soFar, kind, part.id, { ...link, ...spoken, is: 'off', apart: ended, changes: [entry], counts: [] })
+      setLink(soFar, kind, part.id, { ...link, ...spoken, is: 'off', apart: ended, changes: [entry], ...uncounted })
       break
     default:
       setLink(soFar, kind, part.id, {
@@ -79,7 +79,7 @@ function settleLink(
         is: 'on',
         apart: link.apart ? ended : undefined,
         changes: [entry],
-        counts: [],
+        ...uncounted,
       })
   }
   touched(soFar, entry)

@@ -29,6 +29,8 @@ export interface LinkStand {
   readonly suspect: boolean
   /** Only of loops: the last count of each section in each job since, each of which knew of every change. */
   readonly counts: readonly EntryOf<'count'>[]
+  /** Only of gears in mesh: the last count of teeth between their marks since. */
+  readonly meshCount: EntryOf<'meshCount'> | undefined
   /** Where the crank stood on its ledger at the last of them. */
   readonly countedAtDeg: number | undefined
   /** Turned in the running direction since everything was tight. */

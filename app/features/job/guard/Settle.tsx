@@ -4,6 +4,7 @@ import type { GuardReason } from '@link-count/core/guard'
 import type { BuildSheet, NewEntry, Settled } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import './Settle.css'
+import { couplingName } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 
 interface Answer {
@@ -118,9 +119,7 @@ function vanishedAnswers(code: GuardReason['code'], id: string, sheet: BuildShee
       ? partsOf(sheet).tensioners
       : about === 'loop'
         ? sheet.loops
-        : sheet.couplings
-            .filter(({ kind }) => kind !== 'gearMesh')
-            .map((one) => ({ ...one, name: partsOf(sheet).shaft(one.toId)?.name ?? one.id }))
+        : sheet.couplings.map((one) => ({ ...one, name: couplingName(one, sheet) }))
   return [
     ...parts.map((part) => ({
       words: `It is now the ${part.name.toLowerCase()}`,

@@ -1,16 +1,17 @@
 import { correctByTeeth, type CamWayKind } from '@link-count/core/cams'
-import { readDrive } from '@link-count/core/drive'
-import { camWitnesses, shaftOfRead } from '@link-count/core/ledger'
+import { couplingsTo, readDrive } from '@link-count/core/drive'
+import { camWitnesses, lastOf, shaftOfRead } from '@link-count/core/ledger'
 import type { Phase, Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { formatDeg, formatLateness } from '@link-count/core/units'
-import { camWayWords, notSaidWords } from '../../../ui/wording'
+import { camWayWords, couplingName, notSaidWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { moveWords } from '../moveWords'
 import { TimingFigure } from '../../../ui/job'
 import { camWayPanels } from '../ways/cam'
 import { CountPanel } from './CountPanel'
+import { MeshCount } from './MeshCount'
 import { Fold } from '../../../ui/Fold'
 
 const { camMark: CamMarkWay, ...byOtherWays } = camWayPanels
@@ -46,6 +47,18 @@ export function TimingReadings({
           <CountPanel step={step} />
         </Fold>
       )}
+      {couplingsTo(sheet, shaft.id)
+        .filter(({ kind }) => kind === 'gearMesh')
+        .map((mesh) => (
+          <Fold
+            key={mesh.id}
+            title={`Teeth between marks: ${couplingName(mesh, sheet)}`}
+            note={lastOf(state, 'meshCount', `${phase} ${mesh.id}`) ? 'written' : 'not yet'}
+            open={false}
+          >
+            <MeshCount coupling={mesh} step={step} phase={phase} />
+          </Fold>
+        ))}
       {others.map(([kind, Way]) => (
         <Fold key={kind} title={camWayWords[kind]} note={has(kind) ? 'written' : 'not yet'} open={false}>
           <Way step={step} shaft={shaft} phase={phase} />

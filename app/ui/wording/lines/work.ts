@@ -1,4 +1,6 @@
+import { gearsOf } from '@link-count/core/drive'
 import type { EntryOf, Settled } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { formatLateness } from '@link-count/core/units'
 import { placesWords } from '../coupling'
 import { itemSentence, itemWords } from '../register'
@@ -64,10 +66,23 @@ export const workLines = {
     const purpose = seats ? ', its marks off the book on purpose' : ''
     return `${nameOf('loops', loopId)} laid ${n} ${n === 1 ? 'tooth' : 'teeth'} ${way} the running direction over the ${lowerName('members', memberId)}${purpose}`
   },
-  coupling: ({ couplingId, change, steps, stepsTo }, { nameOf }) => {
-    if (change === 'apart') return `${nameOf('couplings', couplingId)} drawn apart`
+  coupling: ({ couplingId, change, steps, stepsTo }, { nameOf, sheet }) => {
+    const kind = partsOf(sheet).coupling(couplingId)?.kind
+    const isMesh = kind === 'gearMesh'
+    if (change === 'apart') return `${nameOf('couplings', couplingId)} ${isMesh ? 'out of mesh' : 'drawn apart'}`
+    if (isMesh) return `${nameOf('couplings', couplingId)} in mesh again, ${placesWords(steps, kind)}`
     const ends = [placesWords(steps), ...(stepsTo === undefined ? [] : [placesWords(stepsTo)])]
     return `${nameOf('couplings', couplingId)} put together ${ends.join(' and ')}`
+  },
+  meshCount: ({ couplingId, teeth }, { nameOf, sheet }) => {
+    const gears = gearsOf(sheet, { id: couplingId })
+    const last = teeth > 0 ? gears?.driven : gears?.driver
+    const n = Math.abs(teeth)
+    return `${nameOf('couplings', couplingId)}: ${
+      n === 0
+        ? 'marks face each other'
+        : `${n} ${n === 1 ? 'tooth' : 'teeth'} between the marks, ${last ? `that of the ${last.name.toLowerCase()} last` : teeth > 0 ? 'the second last' : 'the first last'}`
+    }`
   },
   camSet: ({ shaftId, offDeg }, { nameOf }) =>
     `${nameOf('shafts', shaftId)} set: ${offDeg === 0 ? 'meets its mark' : formatLateness(offDeg)}`,

@@ -1,5 +1,5 @@
-import { readDrive } from '@link-count/core/drive'
-import type { BuildSheet, NewEntry } from '@link-count/core/model'
+import { drivenShaftOf, gearsOf, readDrive } from '@link-count/core/drive'
+import type { BuildSheet, Coupling, NewEntry } from '@link-count/core/model'
 import { laidBy, movesIn, type CountsOfLoop, type FoundMoves, type Move, type MoveSet } from '@link-count/core/search'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, ratioValue, type Side } from '@link-count/core/units'
@@ -14,6 +14,7 @@ export function oneMoveWords(move: Move, sheet: BuildSheet, side: Side): string 
   if (laid && loop) return moveWords({ layTeeth: laid.teeth, memberId: laid.memberId }, loop, sheet, side)
   if (of?.part === 'coupling') {
     const coupling = partsOf(sheet).coupling(of.couplingId)
+    if (coupling?.kind === 'gearMesh') return meshMoveWords(coupling, amount, sheet, side)
     const name = coupling ? couplingName(coupling, sheet) : of.couplingId
     return `${name}${of.end === 'far' ? ', other end' : ''}: put together ${placesWords(-amount)}.`
   }
@@ -29,6 +30,23 @@ export function oneMoveWords(move: Move, sheet: BuildSheet, side: Side): string 
   return drives(sheet, member.id)
     ? `${done}: the ${member.name.toLowerCase()} ${turned} on the ${shaft.name.toLowerCase()}.`
     : `${done}: the ${shaft.name.toLowerCase()} ${turned} in its ${member.kind}.`
+}
+
+/** A gear meshed again by teeth: which way, what stays on, and that an idler may come out instead. */
+function meshMoveWords(mesh: Coupling, amount: number, sheet: BuildSheet, side: Side): string {
+  const gears = gearsOf(sheet, mesh)
+  const shaft = drivenShaftOf(sheet, mesh)
+  const name = couplingName(mesh, sheet)
+  if (!gears || !shaft) return name
+  const runs = Math.sign(ratioValue(readDrive(sheet).ratioOf(shaft)))
+  const way = handWords(amount > 0 ? -runs : runs, sheet, side)
+  const n = Math.abs(amount)
+  const loop = sheet.loops.find(({ path }) =>
+    path.some(({ memberId }) => partsOf(sheet).member(memberId)?.shaftId === shaft.id),
+  )
+  const idler = [gears.driver, gears.driven].some(({ shaftId }) => partsOf(sheet).shaft(shaftId)?.kind === 'idler')
+  const how = loop ? ` The ${loop.name.toLowerCase()} stays on.` : idler ? ' The idler may come out for it.' : ''
+  return `${name}: out of mesh, and the ${gears.driven.name.toLowerCase()} in again ${n} ${n === 1 ? 'tooth' : 'teeth'} ${way}.${how}`
 }
 
 /** Whether camshafts are driven from this wheel, and its own shaft not through it. */
