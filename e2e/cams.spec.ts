@@ -99,14 +99,14 @@ test('a twin-cam engine, a tooth out on one cam and both late from the chain, pu
   await actor.press(/^As found: inlet camshaft/)
   await events(actor, '9.2', '263.2')
   await expect(page.getByText(/Inlet camshaft:.*21\.2° late/)).toBeVisible()
-  await expect(wrong(page)).toContainText('Not enough to tell: 2 causes fit')
-  await expect(wrong(page)).toContainText('Measure the chain by calliper')
+  await expect(wrong(page)).toContainText('It would fit: measure the chain before you believe it.')
+  await expect(wrong(page)).toContainText('To settle it: Count the pulled runs')
   await actor.open('Measure the chain')
   await actor.write('Over how many pitches', '20')
   await actor.write('Measured, pulled lightly', '191.55 mm')
   await actor.press('Write it down: chain')
   await expect(wrong(page).getByRole('listitem').first()).toContainText(
-    'Whole teeth out, and The chain has stretched: inlet camshaft 1 tooth late, 0.55% longer.',
+    'Whole teeth out: inlet camshaft 1 tooth late; and The chain has stretched: 0.55% longer.',
   )
   await expect(move(page)).toContainText(
     /Hub of the inlet sprocket, \d+ places?: the inlet camshaft .* in its sprocket/,

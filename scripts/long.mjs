@@ -18,6 +18,13 @@ const fuzz = () =>
     FUZZ_SEED: process.env.FUZZ_SEED ?? '100000',
   })
 
+/** Engines with every fault and pairs of them, and what is said of each. FAULTS_SEED draws others. */
+const faults = () =>
+  run('npx', ['vitest', 'run', '--project', 'core', 'core/diagnose/diagnose', '--testTimeout=3600000'], {
+    FAULTS: process.env.FAULTS ?? '20000',
+    FAULTS_SEED: process.env.FAULTS_SEED ?? '100000',
+  })
+
 const inBrowser = (name, env) => {
   const chromium = ensureChromium()
   const built = run('npm', ['run', '--silent', 'build'])
@@ -35,7 +42,7 @@ const absurd = () => inBrowser('absurd', { ABSURD: 'all' })
 /** Whole journeys that npm test leaves out. */
 const journeys = () => inBrowser('journeys', { JOURNEYS: 'all' })
 
-const parts = { guard, fuzz, kills, absurd, journeys }
+const parts = { guard, faults, fuzz, kills, absurd, journeys }
 
 ensureInstalled()
 const named = process.argv.slice(2)

@@ -1,227 +1,248 @@
-import { wrapToSigned } from '../units'
-import { CAUSES, causes, causesThat, type CauseRecord } from './causes'
-import { halfTurn, lateBy, stretchAndSkim, teeth } from './lateCauses'
-import { wrongCam } from './lobeCauses'
-import { nothing } from './predict'
-import type { CauseCode, PerPart, Prediction, Readings } from './readings'
+import { chiSquareLimit, withinSigmas } from '../readings'
+import { durationRows, durationSays, type DurationSays } from './durationCauses'
+import { lateRows, lateSays, type LateSays } from './lateCauses'
+import { partingReading, provingReading, type NextReading } from './nextReading'
+import { CAUSES, type CauseCode, type PerPart, type Readings } from './readings'
+import { ownScatter, widened } from './scatter'
+import { oftenOf } from './usual'
+import { wholes, type Whole } from './wholeCauses'
 
-export type NextReading =
-  | 'witnessByAir'
-  | 'countRuns'
-  | 'measureChain'
-  | 'comeAgainRunning'
-  | 'measureHead'
-  | 'measureLash'
-  | 'topLift'
-  | 'checkDial'
-  | 'camIdentity'
-  | 'openingAndClosing'
-  | 'readAgain'
+export type { NextReading } from './nextReading'
 
-/** A cause that the readings leave standing. */
+/** A cause, or two at once, that the readings leave standing. */
 export interface Fit {
   readonly causes: readonly CauseCode[]
+  /** In the cause's own unit: % stretched, mm skimmed, mm of slack, crank degrees, mm of lash over, mm the dial was off; the largest where it has one for
+   *  each loop or bank, which `sizes` has. */
   readonly size: number | undefined
-  /** That of each loop or bank, where it has one for each. */
   readonly sizes?: PerPart
-  readonly teeth: Readonly<Record<string, number>>
-  /** How far the worst reading lies from what it says, in sigma: three would rule it out. */
+  /** The sizes of each of its causes that has one, by loop, bank, camshaft or wheel; of one that lies in the lobes the largest, by no name. */
+  readonly sized: Readonly<Partial<Record<CauseCode, PerPart>>>
+  /** Whole teeth late by camshaft, and of gears in mesh by mesh. */
+  readonly teeth: PerPart
+  readonly gearTeeth: PerPart
+  /** How far the worst reading lies from what it says, in sigma. */
   readonly worstSigmas: number
+  /** Nobody measured the chain that it says has stretched: it would fit, and is not told. */
+  readonly unmeasured: boolean
+}
+
+/** Causes that the readings taken cannot tell apart, and the cheapest reading that would. */
+export interface FitGroup {
+  readonly fits: readonly Fit[]
+  readonly next: NextReading
 }
 
 export interface Diagnosis {
   /** told = one cause stands; nothingShown = all within their ±; onlyTheHalf = so they are, and cams half a turn out would read the same; notEnough =
-   *  several stand; none = no listed cause does. */
+   *  several stand, or one that only a measurement can tell; none = no listed cause does. */
   readonly verdict: 'told' | 'nothingShown' | 'onlyTheHalf' | 'notEnough' | 'none'
-  /** What stands, the likeliest first: the fewest causes, then in the order they are met at the bench, then the closest. */
+  /** What stands, the likeliest group first. */
+  readonly groups: readonly FitGroup[]
+  /** The same, one after the other. */
   readonly fits: readonly Fit[]
   /** Single causes that the readings rule out, and by how many sigma. */
   readonly ruledOut: readonly { readonly cause: CauseCode; readonly bySigmas: number }[]
+  /** A reading further than this from what a cause says rules the cause out, sigma: more where more was read. */
+  readonly limitSigmas: number
+  /** How much more the lobes of each camshaft scatter than they should; everything was judged with so much more. 1 = as they should. */
+  readonly scatter: number
   /** What would settle it, or prove it. */
   readonly next: NextReading | undefined
   /** Half a turn out and the wrong half assumed look the same to every reading made so far. */
   readonly halfOpen: boolean
 }
 
-/** A reading further than this from what a cause says rules the cause out. */
-const RULES_OUT_SIGMAS = 3
+interface Says {
+  readonly causes: readonly CauseCode[]
+  readonly score: number
+  readonly predicted: readonly number[]
+  readonly sigmas: readonly number[]
+  readonly worst: number
+  readonly fits: boolean
+  readonly fit: Fit
+}
 
-/** What is wrong, from how late every lobe is and how long it stays open. A cause stands when no reading lies further than three sigma from what it
- *  says at its best size; one that the numbers rule out is never named as likely. Two causes at once are tried only when no single one
- *  stands. Source: handbook 12; least squares with limits of three sigma. */
-export function diagnose(readings: Readings): Diagnosis {
+/** What is told may be wrong no more often than this, by all that would explain the readings as well. */
+const TOLD_AGAINST = 0.02
+
+/** How likely it is that something else is wrong: everything that fits and does not hold these causes, against all that fits. */
+function oddsAgainst(says: readonly Says[], told: Fit | undefined): number {
+  // Half a turn is witnessed, and weighed by nothing else.
+  const causes = (told?.causes ?? []).filter((code) => code !== 'halfTurn')
+  const best = says[0]?.score ?? 0
+  const all = says.filter(({ fits }) => fits).map((one) => ({ ...one, odds: Math.exp(one.score - best) }))
+  const sum = (some: typeof all) => some.reduce((total, { odds }) => total + odds, 0)
+  return sum(all.filter((one) => !isPartOf(causes, one.causes))) / sum(all)
+}
+
+/** Readings that one cause explains so much worse than another, the logarithm of how often, leave it out: 1 in 400. */
+const KEPT = 6
+/** Of a group those are named that are not so much less likely: 1 in 100; two at once beside one that would do, 1 in 20. */
+const SHOWN = 4.6
+const SHOWN_TWO = 3
+/** Causes whose predictions lie nearer together than this at every reading cannot be told apart by them, sigma. */
+const APART_SIGMAS = 1
+
+/** What is wrong, from everything that was read. Each cause, and each two at once, is held against the readings at its likeliest size; what explains them
+ *  no better than chance would allow is ruled out, by limits that follow the number of readings; what cannot be told apart stands as one group.
+ *  Never told: a stretch that nobody measured. Source: handbook 12; evidence of linear models (see evidence.ts), what is usual is ours. */
+export function diagnose(read: Readings): Diagnosis {
+  const scatter = ownScatter(read)
+  const readings = widened(read, scatter)
+  const rows = lateRows(readings).length + durationRows(readings).length
+  const limitSigmas = withinSigmas(rows)
+  const says = everything(readings, limitSigmas)
   const halfOpen = readings.half === 'notWitnessed'
-  const none = worstOf(readings, nothing(readings))
-  if (readings.half !== 'opposite' && none <= RULES_OUT_SIGMAS)
-    return {
-      verdict: halfOpen ? 'onlyTheHalf' : 'nothingShown',
-      fits: [],
-      ruledOut: [],
-      next: proving(readings),
-      halfOpen,
-    }
-  const alone = judge(readings, hypotheses(readings))
-  const fits = alone.standing.length > 0 || readings.half === 'opposite' ? alone.standing : lastResort(readings)
-  const verdict = fits.length === 1 ? 'told' : fits.length > 1 ? 'notEnough' : 'none'
-  return { verdict, fits, ruledOut: alone.fallen, next: nextOf(readings, fits), halfOpen }
+  const common = { limitSigmas, scatter, halfOpen }
+  const nothing = says.find(({ causes }) => causes.length === 0)
+  const kept = groupsOf(readings, says)
+  const right = nothing?.fits && kept.some(({ all }) => all.some(({ causes }) => causes.length === 0))
+  if (right && readings.half !== 'opposite') {
+    const verdict = halfOpen ? 'onlyTheHalf' : 'nothingShown'
+    return { ...common, verdict, groups: [], fits: [], ruledOut: [], next: provingReading(readings, []) }
+  }
+  const groups = right ? [halfAlone(readings, nothing.fit)] : kept.map(({ group }) => withHalf(group, readings))
+  const fits = groups.flatMap((group) => group.fits)
+  const [only] = fits
+  const told = fits.length === 1 && !only?.unmeasured && oddsAgainst(says, only) < TOLD_AGAINST
+  const sets = groups.length > 1 ? groups.map((group) => group.fits.flatMap(({ causes }) => causes)) : undefined
+  const next =
+    fits.length === 0
+      ? readings.lobes.some(({ duration }) => !duration)
+        ? 'openingAndClosing'
+        : 'readAgain'
+      : told
+        ? provingReading(readings, only?.causes ?? [])
+        : sets && groups[0]?.fits.length === 1
+          ? partingReading(readings, sets)
+          : groups[0]?.next
+  const verdict = told ? 'told' : fits.length > 0 ? 'notEnough' : 'none'
+  return { ...common, verdict, groups, fits, ruledOut: ruledOutOf(says, limitSigmas), next }
 }
 
-/** With no single cause left: two at once; and where those do not fit either, a camshaft that is not the book's. */
-function lastResort(readings: Readings): readonly Fit[] {
-  const two = judge(readings, twoTogether(readings)).standing
-  return two.length > 0 ? two : judge(readings, wrongCam(readings)).standing
+/** Everything that was thought of, each against all readings: up to two causes, one of which may change both how late lobes are and how long they last. */
+export function everything(readings: Readings, limitSigmas: number): Says[] {
+  const plain = combined(readings, limitSigmas, 2, undefined)
+  const whole = wholes(readings).flatMap((one) => combined(readings, limitSigmas, 2 - one.causes.length, one))
+  return [...plain, ...whole].sort((a, b) => b.score - a.score)
 }
 
-/** Each cause by itself. With the half of the cycle contradicted by a witness, half a turn is one of them whatever else is wrong. */
-function hypotheses(readings: Readings): Prediction[] {
-  const alone = CAUSES.flatMap((code) => causes[code].predict(readings))
-  if (readings.half !== 'opposite') return alone
-  const turned = halfTurn(readings)
-  return turned.some((one) => worstOf(readings, one) <= RULES_OUT_SIGMAS)
-    ? turned
-    : alone.map((one) => (one.causes.includes('halfTurn') ? one : { ...one, causes: ['halfTurn', ...one.causes] }))
+function combined(readings: Readings, limitSigmas: number, most: number, whole: Whole | undefined): Says[] {
+  const durations = durationSays(readings, most, whole?.duration)
+  return lateSays(readings, most, whole?.late).flatMap((late) =>
+    durations
+      .filter(({ causes }) => late.causes.length + causes.length <= most)
+      .map((duration) => judged(readings, limitSigmas, late, duration, whole)),
+  )
 }
 
-function judge(readings: Readings, predictions: readonly Prediction[]) {
-  const judged = predictions.map((prediction) => ({ prediction, worst: worstOf(readings, prediction) }))
-  const rank = ({ causes }: Prediction) => CAUSES.indexOf(causes[0] ?? 'mark')
-  const standing = judged
-    .filter(({ worst }) => worst <= RULES_OUT_SIGMAS)
-    .sort((a, b) => rank(a.prediction) - rank(b.prediction) || a.worst - b.worst)
-    .map(({ prediction: { causes, size, sizes, teeth: counts }, worst }): Fit => ({
+function judged(
+  { elongation }: Readings,
+  limitSigmas: number,
+  late: LateSays,
+  duration: DurationSays,
+  whole: Whole | undefined,
+): Says {
+  const causes = [...(whole?.causes ?? []), ...late.causes, ...duration.causes]
+  const off = [...late.explained.off, ...duration.explained.off]
+  const worst = Math.max(0, ...off)
+  const misfit = off.reduce((sum, one) => sum + one ** 2, 0)
+  const { size, sizes } = sizeOf(late.causes, late.sizes, duration.size)
+  return {
+    causes,
+    score: late.score + duration.score + (whole?.often ?? 0) + oftenOf(causes),
+    predicted: [...late.explained.predicted, ...duration.explained.predicted],
+    sigmas: [...late.sigmas, ...duration.sigmas],
+    worst,
+    fits: worst <= limitSigmas && misfit <= chiSquareLimit(Math.max(1, off.length)),
+    fit: {
       causes,
       size,
-      ...(sizes && { sizes }),
-      teeth: counts,
+      ...(sizes ? { sizes } : {}),
+      sized: {
+        ...late.sizes,
+        ...(duration.size === undefined
+          ? {}
+          : Object.fromEntries(duration.causes.map((code) => [code, { '': duration.size }]))),
+      },
+      teeth: late.teeth,
+      gearTeeth: late.gearTeeth,
       worstSigmas: worst,
-    }))
-  const fallen = judged
-    .filter(({ worst }) => worst > RULES_OUT_SIGMAS)
-    .flatMap(({ prediction, worst }) => prediction.causes.map((cause) => ({ cause, bySigmas: worst })))
-    .filter(({ cause }) => cause !== 'halfTurn')
-  return { standing, fallen }
+      unmeasured: Object.keys(late.sizes.stretch ?? {}).some((part) => !elongation?.[part]),
+    },
+  }
 }
 
-/** How many sigma the worst reading lies from a prediction. On one turn of the wheel a whole turn does not show. */
-function worstOf({ lobes }: Readings, { lobes: said, besides }: Prediction): number {
-  const off = lobes.flatMap((lobe, i) => {
-    const one = said[i]
-    if (!one) return []
-    return [
-      Math.abs(wrapToSigned(lobe.latenessDeg - one.latenessDeg, 360)) / lobe.sigmaDeg,
-      ...(lobe.duration ? [Math.abs(lobe.duration.deg - one.durationDeg) / lobe.duration.sigmaDeg] : []),
-      ...(lobe.mark && one.markDeg !== undefined
-        ? [Math.abs(wrapToSigned(lobe.mark.latenessDeg - one.markDeg, 360)) / lobe.mark.sigmaDeg]
-        : []),
-    ]
+function sizeOf(
+  causes: readonly CauseCode[],
+  of: Readonly<Partial<Record<CauseCode, PerPart>>>,
+  durationSize: number | undefined,
+): { readonly size: number | undefined; readonly sizes?: PerPart } {
+  const sized = causes.find((code) => of[code])
+  const sizes = sized && of[sized]
+  if (!sizes) return { size: durationSize }
+  const size = Object.values(sizes).reduce((most, one) => (Math.abs(one) > Math.abs(most) ? one : most), 0)
+  return { size, sizes }
+}
+
+interface Kept {
+  readonly group: FitGroup
+  readonly all: readonly Says[]
+}
+
+/** What stands, in groups that the readings cannot part, the likeliest first. */
+function groupsOf(readings: Readings, says: readonly Says[]): Kept[] {
+  const fitting = says.filter(({ fits }) => fits)
+  // The likeliest first: what says no more than one before it and another besides is not shown by these readings.
+  const standing = fitting.filter(
+    ({ causes }, i) => !fitting.slice(0, i).some((one) => one.causes.length > 0 && isPartOf(one.causes, causes)),
+  )
+  const best = standing[0]?.score ?? 0
+  const groups: Says[][] = []
+  for (const one of standing.filter(({ score }) => score > best - 2 * KEPT)) {
+    const own = groups.find(([first]) => first && sameTo(first, one))
+    if (own) own.push(one)
+    else if (one.score > best - KEPT) groups.push([one])
+  }
+  return groups.map((all) => ({ all, group: groupOf(readings, all) }))
+}
+
+const sameTo = (a: Says, b: Says) =>
+  a.predicted.every((said, i) => Math.abs(said - (b.predicted[i] ?? 0)) <= APART_SIGMAS * (a.sigmas[i] ?? 1))
+
+/** What a group names: those of the fewest causes, and two at once where they are as likely. */
+function groupOf(readings: Readings, all: readonly Says[]): FitGroup {
+  const fewest = Math.min(...all.map(({ causes }) => causes.length))
+  const likeliest = all[0]?.score ?? 0
+  const rank = ({ causes }: Says) => 100 * causes.length + CAUSES.indexOf(causes[0] ?? 'wrongCam')
+  const shown = all
+    .filter(({ causes, score }) => score > likeliest - (causes.length === fewest ? SHOWN : SHOWN_TWO))
+    .sort((a, b) => rank(a) - rank(b))
+  const sets = shown.map(({ causes }) => causes)
+  const [only] = sets
+  const next = sets.length === 1 && only ? provingReading(readings, only) : partingReading(readings, sets)
+  return { fits: shown.map(({ fit }) => fit), next }
+}
+
+const isPartOf = (a: readonly CauseCode[], b: readonly CauseCode[]) => a.every((code) => b.includes(code))
+
+const halfAlone = (readings: Readings, fit: Fit): FitGroup => ({
+  fits: [{ ...fit, causes: ['halfTurn'] }],
+  next: provingReading(readings, ['halfTurn']),
+})
+
+/** With the half of the cycle contradicted by a witness, half a turn is one of them whatever else is wrong. */
+const withHalf = (group: FitGroup, { half }: Readings): FitGroup =>
+  half === 'opposite'
+    ? { ...group, fits: group.fits.map((fit) => ({ ...fit, causes: ['halfTurn', ...fit.causes] })) }
+    : group
+
+function ruledOutOf(says: readonly Says[], limitSigmas: number): Diagnosis['ruledOut'] {
+  const single = CAUSES.flatMap((cause) => {
+    const own = says.filter(({ causes }) => causes.length === 1 && causes[0] === cause)
+    const least = Math.min(...own.map(({ worst }) => worst))
+    return own.length > 0 && own.every(({ fits }) => !fits) && least > limitSigmas ? [{ cause, bySigmas: least }] : []
   })
-  return Math.max(0, ...off, ...besides.map((one) => Math.abs(one.off) / one.sigma))
-}
-
-/** Two causes at once: whole teeth on top of something that makes everything late, or of what changes durations; late and durations. */
-function twoTogether(readings: Readings): Prediction[] {
-  const lates = causesThat('late').map((code) => causes[code].predict)
-  const shorts = causesThat('duration').map((code) => causes[code].predict)
-  const flat: Readings = { ...readings, lobes: readings.lobes.map((lobe) => ({ ...lobe, duration: undefined })) }
-  const long = shorts.flatMap((cause) =>
-    cause({ ...readings, lobes: readings.lobes.map((lobe) => ({ ...lobe, latenessDeg: 0 })) }),
-  )
-  const toothAndLate = lates.flatMap((cause) => bestWithTeeth(readings, cause))
-  const withLong = [...teeth(flat), ...lates.flatMap((cause) => cause(flat))].flatMap((one) =>
-    long.map((other): Prediction => ({
-      ...one,
-      causes: [...one.causes, ...other.causes],
-      size: one.size ?? other.size,
-      lobes: one.lobes.map((lobe, i) => ({ ...lobe, durationDeg: other.lobes[i]?.durationDeg ?? 0 })),
-    })),
-  )
-  return [...toothAndLate, ...stretchAndSkim(readings), ...withLong]
-}
-
-/** Whole teeth taken off first, from two early to two late on each camshaft in turn, then the rest fitted: the closest of all. */
-function bestWithTeeth(readings: Readings, cause: CauseRecord['predict']): Prediction[] {
-  const shafts = [...new Set(readings.lobes.map(({ shaftId }) => shaftId))]
-  const trials = [-2, -1, 0, 1, 2].flatMap((k) =>
-    shafts.flatMap((shaftId) => {
-      const rest = readings.lobes.map((lobe) => ({
-        ...lobe,
-        latenessDeg: lobe.latenessDeg - (lobe.shaftId === shaftId ? k * (lobe.toothDeg ?? 0) : 0),
-      }))
-      // Sized by the one camshaft, so that the others' whole teeth do not pull it.
-      const own = cause({ ...readings, lobes: rest.filter((lobe) => lobe.shaftId === shaftId) })[0]
-      if (!own?.size || !own.sizes) return []
-      const { sizes, causes } = own
-      const [full] = cause({
-        ...readings,
-        lobes: readings.lobes.map((lobe) => ({
-          ...lobe,
-          latenessDeg: lateBy(causes[0], lobe, sizes),
-        })),
-      })
-      if (!full) return []
-      const [withTeeth] = teeth(
-        readings,
-        full.lobes.map(({ latenessDeg }) => latenessDeg),
-      )
-      if (!withTeeth) return []
-      const teethDeg = readings.lobes.map((lobe) => (withTeeth.teeth[lobe.shaftId] ?? 0) * (lobe.toothDeg ?? 0))
-      const [sized] = cause({
-        ...readings,
-        lobes: readings.lobes.map((lobe, i) => ({ ...lobe, latenessDeg: lobe.latenessDeg - (teethDeg[i] ?? 0) })),
-      })
-      if (!sized) return []
-      const lobes = sized.lobes.map((lobe, i) => {
-        const latenessDeg = lobe.latenessDeg + (teethDeg[i] ?? 0)
-        return { ...lobe, latenessDeg, markDeg: latenessDeg }
-      })
-      return [{ ...sized, causes: ['teeth' as const, ...sized.causes], teeth: withTeeth.teeth, lobes }]
-    }),
-  )
-  const best = trials.reduce<Prediction | undefined>(
-    (so, one) => (!so || worstOf(readings, one) < worstOf(readings, so) ? one : so),
-    undefined,
-  )
-  return best ? [best] : []
-}
-
-/** A loop or bank that something depends on and that was not measured. */
-const someUnknown = (pers: readonly (PerPart | undefined)[], known: Readings['elongation']): boolean =>
-  pers.some((per) => Object.keys(per ?? {}).some((part) => !known?.[part]))
-
-/** The reading that tells the first two that stand apart; the one that would find a cause where none does. */
-function nextOf(readings: Readings, fits: readonly Fit[]): NextReading | undefined {
-  const standing = new Set(fits.flatMap(({ causes }) => causes))
-  const has = (codes: readonly CauseCode[]) => codes.filter((code) => standing.has(code)).length
-  const unread = readings.lobes.some(({ duration }) => !duration)
-  if (fits.length === 0) return unread ? 'openingAndClosing' : 'readAgain'
-  if (fits.length === 1) return standing.has('wrongCam') ? 'camIdentity' : proving(readings)
-  if (has(causesThat('late')) > 1) {
-    if (
-      someUnknown(
-        readings.lobes.map(({ perStretch }) => perStretch),
-        readings.elongation,
-      )
-    )
-      return 'measureChain'
-    if (standing.has('slack')) return 'comeAgainRunning'
-    return someUnknown(
-      readings.lobes.map(({ perSkim }) => perSkim),
-      readings.skimmed,
-    )
-      ? 'measureHead'
-      : 'readAgain'
-  }
-  if (has(causesThat('duration')) > 1) {
-    if (readings.lobes.some(({ lashOverMm }) => lashOverMm === undefined)) return 'measureLash'
-    return standing.has('wear') && readings.lobes.some(({ topLiftOverMm }) => topLiftOverMm === undefined)
-      ? 'topLift'
-      : 'checkDial'
-  }
-  if (unread) return 'openingAndClosing'
-  return standing.has('teeth') ? 'countRuns' : 'readAgain'
-}
-
-function proving({ half, lobes }: Readings): NextReading {
-  if (half === 'notWitnessed' || half === 'opposite') return 'witnessByAir'
-  return lobes.some(({ duration }) => !duration) ? 'openingAndClosing' : 'countRuns'
+  return single
 }

@@ -54,8 +54,42 @@ describe('one chain, one camshaft', () => {
   test('what a tooth, stretch, a skimmed head and slack are worth', () => {
     expect(toothDeg).toBeCloseTo(18, 9)
     expect(all(perStretch) * 0.5).toBeCloseTo(1.483, 2)
-    expect(all(perSkim) * 0.5).toBeCloseTo(0.944, 3)
-    expect(all(perSlack)).toBeCloseTo(all(perSkim), 9)
+    // Straight down the line of centres the run shortens by its cosine, 157.113 / 159.999, and slack by all of itself.
+    expect(all(perSkim) / all(perSlack)).toBeCloseTo(157.113 / 159.999, 2)
+  })
+  // Handbook 10: 0.5 mm down the bore, the cam wheel straight above and aside.
+  test.each([
+    [0, 250, 0.937, 0.937],
+    [100, 250, 0.831, 0.91],
+    [200, 200, 0.592, 0.735],
+    [150, 150, 0.565, 0.755],
+  ])('a skim with the camshaft at (%i, %i): %d° running clockwise, %d° anticlockwise', (x, y, clockwise, back) => {
+    const at = placed(sheet, { cam: [x, y] })
+    const other = { ...at, running: { value: 'anticlockwise', typed: '', trust: 'measured' } } as BuildSheet
+    expect(all(effectsOn(at, 'cam').perSkim) * 0.5).toBeCloseTo(clockwise, 2)
+    expect(all(effectsOn(other, 'cam').perSkim) * 0.5).toBeCloseTo(back, 2)
+  })
+  // Handbook 7: crank 19, plain shoe r 62 on the other side, cam 38: runs of 87.354 and 63.580 mm and 23.690° over the shoe lie on the pulled side
+  // when it runs anticlockwise. Independently computed: 1% of 176.570 mm on r 57.672 is 1.754° of the cam, 3.508° of the crank.
+  test('the arc over a plain shoe on the pulled run stretches as well', () => {
+    const shoe: BuildSheet = {
+      ...sheet,
+      running: { value: 'anticlockwise', typed: '', trust: 'measured' },
+      members: [
+        ...sheet.members.map((one) => ({ ...one, teeth: known(one.id === 'small' ? 19 : 38) })),
+        { id: 'shoe', name: 'Shoe', kind: 'guide', radiusMm: known(62), position: at(-81, 96.6373) },
+      ],
+      loops: sheet.loops.map((loop) => ({
+        ...loop,
+        pitches: known(70),
+        path: [
+          { memberId: 'small', passed: 'inside' as const },
+          { memberId: 'large', passed: 'inside' as const },
+          { memberId: 'shoe', passed: 'outside' as const },
+        ],
+      })),
+    }
+    expect(all(effectsOn(placed(shoe, { cam: [14, 193.2746] }), 'cam').perStretch)).toBeCloseTo(3.508, 2)
   })
   test('which way it runs changes nothing: one run is pulled either way', () => {
     const back = { ...sheet, running: { value: 'anticlockwise', typed: '', trust: 'measured' } } as BuildSheet
@@ -63,7 +97,7 @@ describe('one chain, one camshaft', () => {
   })
   test('with counts alone the tooth is known and nothing else is made up', () => {
     const counts = { ...sheet, shafts: sheet.shafts.map(({ position: _gone, ...rest }) => rest) } as BuildSheet
-    expect(effectsOn(counts, 'cam')).toEqual({ toothDeg: 18 })
+    expect(effectsOn(counts, 'cam')).toEqual({ toothDeg: 18, crankWheelId: 'small', canSlip: false })
   })
 })
 
@@ -79,7 +113,7 @@ describe('more than one wheel behind the driver', () => {
     const [exhaust, inlet] = [effectsOn(twin, 'exhaust-cam'), effectsOn(twin, 'inlet-cam')]
     // Running clockwise the inlet's run is pulled straight to the crank; the exhaust's passes over the inlet: 140 mm of it besides.
     expect(all(exhaust.perStretch)).toBeGreaterThan(all(inlet.perStretch))
-    const perMm = all(inlet.perSkim)
+    const perMm = all(inlet.perSlack)
     expect((all(exhaust.perStretch) - all(inlet.perStretch)) / perMm).toBeCloseTo(1.4, 2)
     expect(inlet.toothDeg).toBeCloseTo(18, 9)
   })
@@ -103,8 +137,10 @@ describe('more than one wheel behind the driver', () => {
     expect(effectsOn(between, 'inlet-cam').perSkim).toBeUndefined()
     expect(Object.keys(effectsOn(between, 'inlet-cam').perStretch ?? {})).toEqual(['chain'])
   })
-  test('a shaft that no loop drives has none of them', () => {
+  test('gears have teeth of their own, mesh by mesh, and nothing that stretches', () => {
     const gears = sheetWithDrive('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
-    expect(effectsOn(gears, 'camshaft')).toEqual({ toothDeg: undefined })
+    const effects = effectsOn(gears, 'camshaft')
+    expect(Object.values(effects.perMeshTooth ?? {}).map((deg) => Math.round(deg * 1e6) / 1e6)).toEqual([18, 18])
+    expect([effects.toothDeg, effects.perStretch, effects.perSkim, effects.perSlack]).toEqual(Array(4).fill(undefined))
   })
 })

@@ -1,5 +1,6 @@
 export * from './diagnose'
-export type { CauseCode, LobeRead, Measured, PerPart, Readings } from './readings'
+export type { CauseCode, LobeRead, Measured, PerPart, Readings, ShaftRead } from './readings'
 export * from './readingsOfJob'
 export * from './schools'
-export { CAUSES } from './causes'
+export { CAUSES } from './readings'
+export { effectsOn } from './effects'

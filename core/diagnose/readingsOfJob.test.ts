@@ -61,10 +61,10 @@ describe('from the ledger to what is wrong', () => {
     const readings = readingsOfJob(sheet, stateOf(sheet, events('inlet', 18), events('exhaust', 0)), 'found')
     expect(readings.half).toBe('agrees')
     expect(
-      readings.lobes.map(({ shaftId, latenessDeg, toothDeg }) => [
+      readings.lobes.map(({ shaftId, latenessDeg }) => [
         shaftId,
         Math.round(latenessDeg * 10) / 10,
-        toothDeg,
+        readings.shafts.find((one) => one.shaftId === shaftId)?.toothDeg,
       ]),
     ).toEqual([
       ['exhaust-cam', 0, 18],

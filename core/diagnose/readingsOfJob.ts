@@ -1,64 +1,115 @@
 import { byId } from '../byId'
-import { camSpec, eventLiftMm } from '../cams'
-import { toothWorth, type DriveLink, readDrive } from '../drive'
-import { allOf, lastIn, lastOf, type JobState } from '../ledger'
-import { isReleased } from '../ledger'
+import { camSpec, COUNT_SIGMA_PITCHES, eventLiftMm, type TimingWitness } from '../cams'
+import { readDrive, readMeshCount } from '../drive'
+import { allOf, isReleased, lastIn, lastOf, readLoop, type JobState } from '../ledger'
 import type { BuildSheet, Cam, Phase } from '../model'
 import { partsOf } from '../sheet'
-import { degFromRad, ratioValue, wrapToSigned } from '../units'
-import type { LobeRead, Measured, Readings } from './readings'
+import { wrapToSigned } from '../units'
+import { effectsOn } from './effects'
+import type { LobeRead, Measured, Readings, ShaftRead } from './readings'
 
 /** Reading a calliper over a stretch of chain, one sigma, mm. Common practice, no source. */
 const CALLIPER_SIGMA_MM = 0.1
 /** A head or block against its book height, one sigma, mm. Common practice, no source. */
 const HEAD_SIGMA_MM = 0.05
+/** No reading is taken for better than this by itself, degrees. Ours. */
+const LEAST_SIGMA_DEG = 0.1
 
-/** Everything a job has read that bears on what is wrong, for one phase: each lobe that was read by itself, else each camshaft as a whole.
+/** Everything a job has read that bears on what is wrong, for one phase: each lobe that was read by itself, each camshaft's mark and counts.
  *  What stretch, a skimmed head or slack would do is worked out only where the drive is known to scale. Source: handbook 10 and 12. */
 export function readingsOfJob(sheet: BuildSheet, state: JobState, phase: Phase): Readings {
-  const lobes = sheet.shafts
-    .filter(({ kind }) => kind === 'cam')
-    .flatMap(({ id }) => lobesOfShaft(sheet, state, id, phase))
-  const marks = state.camReads.filter((read) => read.kind === 'camMark' && read.phase === phase)
+  const read = sheet.shafts.filter(({ id, kind }) => kind === 'cam' && state.timing[id]?.[phase])
+  const marks = state.camReads.filter((one) => one.kind === 'camMark' && one.phase === phase)
   return {
-    lobes,
+    shafts: read.map(({ id }) => shaftRead(sheet, state, id, phase)),
+    lobes: read.flatMap(({ id }) => lobesOfShaft(sheet, state, id, phase)),
+    zero: { sigmaDeg: state.zero?.sigmaDeg ?? 0, proved: state.zero?.proved ?? false },
     elongation: elongationOf(sheet, state),
     skimmed: skimmedOf(sheet, state),
+    meshCounts: meshCountsOf(sheet, state, phase),
     cameRunning:
       Object.values(state.tensioners).every(isReleased) &&
-      marks.every((read) => read.kind !== 'camMark' || read.approach === 'running'),
+      marks.every((one) => one.kind !== 'camMark' || one.approach === 'running'),
     half: halfOf(sheet, state),
   }
 }
 
-function lobesOfShaft(sheet: BuildSheet, state: JobState, shaftId: string, phase: Phase): LobeRead[] {
-  const timing = state.timing[shaftId]?.[phase]
-  if (!timing) return []
-  const effects = effectsOn(sheet, shaftId)
-  const mark = timing.witnesses.find(({ kind }) => kind === 'camMark')
-  const own = timing.witnesses.filter(({ kind, camId }) => camId !== undefined && kind !== 'lobeClock')
-  const cams = sheet.cams.filter((cam) => cam.shaftId === shaftId)
-  const byLobe = cams.flatMap((cam): LobeRead[] => {
-    const read = own.filter(({ camId }) => camId === cam.id)
-    if (read.length === 0) return []
-    const weight = read.reduce((sum, { sigmaDeg }) => sum + sigmaDeg ** -2, 0)
-    const first = read[0]?.latenessDeg ?? 0
-    const shift = read.reduce((sum, one) => sum + wrapToSigned(one.latenessDeg - first, 360) / one.sigmaDeg ** 2, 0)
-    return [
-      {
-        ...effects,
-        camId: cam.id,
-        shaftId,
-        latenessDeg: first + shift / weight,
-        sigmaDeg: 1 / Math.sqrt(weight),
-        duration: read.find(({ duration }) => duration)?.duration,
-        mark: mark && { latenessDeg: mark.latenessDeg, sigmaDeg: mark.sigmaDeg },
-        ...ofLobe(sheet, state, cam, phase),
-      },
-    ]
+function shaftRead(sheet: BuildSheet, state: JobState, shaftId: string, phase: Phase): ShaftRead {
+  const witnesses = state.timing[shaftId]?.[phase]?.witnesses ?? []
+  const mark = witnesses.find(({ kind }) => kind === 'camMark')
+  const read = state.camReads.find(({ id }) => id === mark?.entryId)
+  const member =
+    read?.kind === 'camMark' ? partsOf(sheet).member(partsOf(sheet).mark(read.markId)?.memberId) : undefined
+  return {
+    shaftId,
+    ...effectsOn(sheet, shaftId),
+    mark: mark && {
+      latenessDeg: mark.latenessDeg,
+      sigmaDeg: withoutZero(mark.sigmaDeg, state),
+      onWheel: member !== undefined && member.kind !== 'hub',
+    },
+    count: countOfLoops(sheet, state, shaftId, phase),
+  }
+}
+
+/** How late a camshaft stands by the counts of all loops on its way; undefined where one of them was not counted. */
+function countOfLoops(sheet: BuildSheet, state: JobState, shaftId: string, phase: Phase): Measured | undefined {
+  const loops = (readDrive(sheet).ways[shaftId] ?? []).filter(({ by }) => by.kind === 'loop')
+  const parts = loops.flatMap(({ by, toShaftId }) => {
+    const loop = partsOf(sheet).loop(by.id)
+    const read = loop && readLoop(sheet, loop, state.counts, phase, state.seats)
+    return read?.lateness.find(({ shaft }) => shaft.id === toShaftId) ?? []
   })
-  if (byLobe.length > 0) return byLobe
-  return [{ ...effects, camId: shaftId, shaftId, latenessDeg: timing.latenessDeg, sigmaDeg: timing.sigmaDeg }]
+  if (parts.length === 0 || parts.length < loops.length) return undefined
+  return {
+    value: parts.reduce((sum, { latenessDeg }) => sum + latenessDeg, 0),
+    sigma: Math.hypot(...parts.map(({ toothCrankDeg }) => COUNT_SIGMA_PITCHES * toothCrankDeg)),
+  }
+}
+
+function meshCountsOf(sheet: BuildSheet, state: JobState, phase: Phase): Readings['meshCounts'] {
+  const counted = sheet.couplings.flatMap((coupling): [string, number][] => {
+    const count = lastOf(state, 'meshCount', `${phase} ${coupling.id}`)
+    const teethLate = count && readMeshCount(sheet, coupling, count.teeth)?.teethLate
+    return teethLate === undefined ? [] : [[coupling.id, teethLate]]
+  })
+  return counted.length > 0 ? byId(counted) : undefined
+}
+
+/** One sigma of a reading less what the zero has of it: that is common to all. */
+const withoutZero = (sigmaDeg: number, { zero }: JobState) =>
+  Math.sqrt(Math.max(sigmaDeg ** 2 - (zero?.sigmaDeg ?? 0) ** 2, LEAST_SIGMA_DEG ** 2))
+
+function lobesOfShaft(sheet: BuildSheet, state: JobState, shaftId: string, phase: Phase): LobeRead[] {
+  const witnesses = state.timing[shaftId]?.[phase]?.witnesses ?? []
+  const own = witnesses.filter(({ kind }) => kind !== 'lobeClock' && kind !== 'camMark' && kind !== 'count')
+  const whole = own.filter(({ camId }) => camId === undefined)
+  const cams = sheet.cams.filter((cam) => cam.shaftId === shaftId)
+  return [
+    ...cams.flatMap((cam): LobeRead[] => {
+      const read = own.filter(({ camId }) => camId === cam.id)
+      if (read.length === 0) return []
+      return [
+        {
+          camId: cam.id,
+          shaftId,
+          ...meanOf(read, state),
+          duration: read.find(({ duration }) => duration)?.duration,
+          ...ofLobe(sheet, state, cam, phase),
+        },
+      ]
+    }),
+    // Both valves of a cylinder together: of the camshaft, and of neither lobe.
+    ...(whole.length > 0 ? [{ camId: shaftId, shaftId, ...meanOf(whole, state) }] : []),
+  ]
+}
+
+function meanOf(read: readonly TimingWitness[], state: JobState): Pick<LobeRead, 'latenessDeg' | 'sigmaDeg'> {
+  const rows = read.map(({ latenessDeg, sigmaDeg }) => ({ latenessDeg, sigmaDeg: withoutZero(sigmaDeg, state) }))
+  const weight = rows.reduce((sum, { sigmaDeg }) => sum + sigmaDeg ** -2, 0)
+  const first = rows[0]?.latenessDeg ?? 0
+  const shift = rows.reduce((sum, one) => sum + wrapToSigned(one.latenessDeg - first, 360) / one.sigmaDeg ** 2, 0)
+  return { latenessDeg: first + shift / weight, sigmaDeg: 1 / Math.sqrt(weight) }
 }
 
 function ofLobe(sheet: BuildSheet, state: JobState, cam: Cam, phase: Phase): Partial<LobeRead> {
@@ -89,64 +140,6 @@ function swapped(sheet: BuildSheet, cam: Cam): LobeRead['ifSwapped'] {
   const [own, others] = [mine.figures.duration?.value, theirs.figures.duration?.value]
   if (a === undefined || b === undefined || own === undefined || others === undefined) return undefined
   return { latenessDeg: wrapToSigned(b - a, 360), durationDeg: others - own }
-}
-
-/** What one percent of stretch of each loop on its way, one millimetre off its head, or one of slack on a pulled run does to a shaft; and its
- *  tooth. */
-export function effectsOn(
-  sheet: BuildSheet,
-  shaftId: string,
-): Pick<LobeRead, 'toothDeg' | 'perStretch' | 'perSkim' | 'perSlack'> {
-  const way = (readDrive(sheet).ways[shaftId] ?? []).filter(({ by }) => by.kind === 'loop')
-  const last = way.at(-1)
-  const shaft = partsOf(sheet).shaft(last?.toShaftId)
-  const member = last?.teeth?.driven
-  const toothDeg =
-    shaft && member?.teeth ? toothWorth(member.teeth.value, readDrive(sheet).ratioOf(shaft)).crankDeg : undefined
-  const runs = way.map((link) => pulledRun(sheet, link))
-  if (runs.length === 0 || runs.some((run) => !run)) return { toothDeg }
-  const known = runs.flatMap((run) => run ?? [])
-  const end = known.at(-1)
-  const bankId = bankOf(sheet, shaftId)
-  return {
-    toothDeg,
-    perStretch: byId(known.map(({ loopId, lengthMm, perMmDeg }) => [loopId, (lengthMm / 100) * perMmDeg])),
-    ...(bankId !== undefined && end && { perSkim: { [bankId]: end.perMmDeg } }),
-    perSlack: byId(known.map(({ loopId, perMmDeg }) => [loopId, perMmDeg])),
-  }
-}
-
-/** The bank whose head or block carries a camshaft; undefined for one that works several banks and lies between them. */
-function bankOf(sheet: BuildSheet, shaftId: string): string | undefined {
-  const cylinders = sheet.cams.flatMap((cam) => (cam.shaftId === shaftId ? [cam.cylinderId] : []))
-  const banks = new Set(sheet.cylinders.flatMap(({ id, bankId }) => (cylinders.includes(id) ? [bankId] : [])))
-  return banks.size === 1 ? [...banks][0] : undefined
-}
-
-/** The length of loop that is pulled between a wheel and its driver, and what a millimetre of it is worth at the crank. */
-function pulledRun(
-  sheet: BuildSheet,
-  link: DriveLink,
-): { loopId: string; lengthMm: number; perMmDeg: number } | undefined {
-  const loop = partsOf(sheet).loop(link.by.id)
-  const lies = loop && readDrive(sheet).lies(loop)
-  const shaft = partsOf(sheet).shaft(link.toShaftId)
-  if (!loop || lies?.drawn !== 'toScale' || !shaft || !link.teeth) return undefined
-  const { path, members } = lies
-  const driverId = readDrive(sheet).driverOf(loop)?.id
-  const wheelId = link.teeth.driven.id
-  const start = path.pieces.findIndex((piece) => piece.kind === 'run' && piece.fromMemberId === wheelId)
-  if (start < 0 || driverId === wheelId) return undefined
-  let lengthMm = 0
-  for (let i = 0; i < path.pieces.length; i++) {
-    const piece = path.pieces[(start + i) % path.pieces.length]
-    if (piece?.kind !== 'run') continue
-    lengthMm += piece.lengthMm
-    if (piece.toMemberId === driverId) break
-  }
-  const radius = members.find(({ memberId }) => memberId === wheelId)?.radiusMm
-  const ratio = Math.abs(ratioValue(readDrive(sheet).ratioOf(shaft)))
-  return radius ? { loopId: loop.id, lengthMm, perMmDeg: degFromRad(1 / radius) / ratio } : undefined
 }
 
 function elongationOf(sheet: BuildSheet, state: JobState): Readings['elongation'] {

@@ -14,3 +14,15 @@ export function chiSquareLimit(freedom: number): number {
   const spread = 2 / (9 * freedom)
   return freedom * (1 - spread + 2.748 * Math.sqrt(spread)) ** 3
 }
+
+/** Three sigma for one reading; for the worst of several so much that chance passes it no more often, three times in a thousand. The tail of the normal
+ *  distribution to within 0.01 sigma. Source: Šidák, 1967; tail by Abramowitz and Stegun 26.2.23. */
+export function withinSigmas(readings: number): number {
+  const each = 1 - (1 - 0.0027) ** (1 / Math.max(1, readings))
+  const t = Math.sqrt(-2 * Math.log(each / 2))
+  const [up, down] = [
+    2.515517 + 0.802853 * t + 0.010328 * t ** 2,
+    1 + 1.432788 * t + 0.189269 * t ** 2 + 0.001308 * t ** 3,
+  ]
+  return t - up / down
+}

@@ -9,7 +9,11 @@ export interface CauseWords {
 
 export const causeWords: { readonly [K in CauseCode]: CauseWords } = {
   teeth: { name: 'Whole teeth out' },
+  gearTeeth: { name: 'Gears in mesh whole teeth out' },
   halfTurn: { name: 'Half a turn out: a whole turn of the crank' },
+  zeroOff: { name: 'The zero is off: TDC is not where it was found', size: { unit: '°', decimals: 1 } },
+  crankKey: { name: 'The key on the crank is sheared or offset', size: { unit: '° at the crank', decimals: 1 } },
+  slipped: { name: 'The camshaft slipped in its hub or taper', size: { unit: '° at the crank', decimals: 1 } },
   stretch: { name: 'The chain has stretched', size: { unit: '% longer', decimals: 2 } },
   skim: { name: 'The head or block was skimmed', size: { unit: ' mm', decimals: 2 } },
   slack: { name: 'Slack lies on the run that pulls', size: { unit: ' mm', decimals: 1 } },
@@ -17,13 +21,21 @@ export const causeWords: { readonly [K in CauseCode]: CauseWords } = {
   wear: { name: 'A lobe is worn', size: { unit: ' mm of lift', decimals: 2 } },
   wrongLift: { name: 'Read at another lift than the book’s', size: { unit: ' mm off', decimals: 2 } },
   camSwapped: { name: 'Inlet and exhaust camshaft changed over' },
-  mark: { name: 'The mark is not what it seems; the cam is right' },
+  mark: {
+    name: 'The mark is not what it seems, or is on the wrong tooth',
+    size: { unit: '° at the crank', decimals: 1 },
+  },
   wrongCam: { name: 'A camshaft that is not this book’s' },
 }
 
 export const nextReadingWords: Record<NextReading, string> = {
   witnessByAir:
     'Air past a thumb on the plug hole, coming up: it sees the half of the cycle without looking at the cams.',
+  countGears: 'Count the teeth between the marks of the gears: they see the tooth and nothing else.',
+  zeroAgain: 'Find TDC once more by another way: two that agree prove the zero.',
+  readMark: 'Read the camshaft’s mark as well: it stays with its wheel where the shaft slipped.',
+  seeHub: 'Look at the hub or taper: does it move on its shaft, are its bolts tight?',
+  seeCrankKey: 'Look at the key of the wheel on the crank, and at its keyway.',
   countRuns: 'Count the pulled runs: a count sees the tooth and nothing else.',
   measureChain: 'Measure the chain by calliper over ten pitches or more, at the worst of several places.',
   comeAgainRunning: 'Read the marks again with no slack on the pulled run, the tensioner released.',

@@ -1,5 +1,13 @@
 import { useMemo } from 'react'
-import { bandOf, diagnose, effectsOn, readingsOfJob, type Diagnosis, type Measured } from '@link-count/core/diagnose'
+import {
+  bandOf,
+  diagnose,
+  effectsOn,
+  readingsOfJob,
+  type Diagnosis,
+  type Measured,
+  type NextReading,
+} from '@link-count/core/diagnose'
 import { allOf, type JobState } from '@link-count/core/ledger'
 import type { BuildSheet, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
@@ -9,6 +17,7 @@ import { Figure, type Opened } from '../../../../ui/Figure'
 import { bandWords, causeWords, nextReadingWords, schoolWords } from '../../../../ui/wording'
 import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
+import { CauseGroups } from './CauseGroups'
 import { ChainMeasure, HeadMeasure, TopLiftMeasure } from './Measure'
 import { Fold } from '../../../../ui/Fold'
 import './WhatIsWrong.css'
@@ -21,30 +30,24 @@ export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly pha
     const read = readingsOfJob(sheet, state, phase)
     return { readings: read, said: diagnose(read) }
   }, [sheet, state, phase])
-  if (readings.lobes.length === 0) return null
+  if (readings.shafts.length === 0) return null
+  const nextWords = (next: NextReading) =>
+    next === 'comeAgainRunning' ? askTurn({ forReading: 'marksAgain' }, view, side).words : nextReadingWords[next]
   return (
     <section className="diagnosis" aria-label="What is wrong">
       <h3>{titleOf(said)}</h3>
-      {said.fits.length > 0 && (
-        <ul>
-          {said.fits.map((fit) => (
-            <li key={fit.causes.join(' ')}>
-              <strong>{fit.causes.map((cause) => causeWords[cause].name).join(', and ')}</strong>
-              {sizeWords(fit, sheet)}{' '}
-              <span className="soft">
-                The worst reading is {fixed(fit.worstSigmas / 2, 1)} of its ± off; over 1.5 would rule it out.
-              </span>
-            </li>
-          ))}
-        </ul>
+      <CauseGroups said={said} nextWords={nextWords} sheet={sheet} />
+      {said.scatter > 1 && (
+        <p className="soft">
+          The lobes of one camshaft scatter {fixed(said.scatter, 1)} times as much as their ± lets them: everything here
+          is judged with so much more ±.
+        </p>
       )}
       <SharesTheChain said={said} sheet={sheet} />
       {said.next && (
         <p>
           {said.verdict === 'told' || said.verdict === 'nothingShown' ? 'To prove it: ' : 'To settle it: '}
-          {said.next === 'comeAgainRunning'
-            ? askTurn({ forReading: 'marksAgain' }, view, side).words
-            : nextReadingWords[said.next]}
+          {nextWords(said.next)}
         </p>
       )}
       {said.halfOpen && said.verdict !== 'onlyTheHalf' && (
@@ -108,7 +111,7 @@ function openElongation(loopId: string, { value, sigma }: Measured, sheet: Build
 
 /** What else a stretched chain drives is late with it. */
 function SharesTheChain({ said, sheet }: { said: Diagnosis; sheet: BuildSheet }) {
-  const stretch = said.fits.find(({ causes }) => causes.includes('stretch'))?.sizes
+  const stretch = said.fits.find(({ causes }) => causes.includes('stretch'))?.sized.stretch
   const late = sheet.shafts
     .filter(({ kind }) => kind === 'pump' || kind === 'magneto')
     .flatMap(({ id, name }) => {
@@ -133,30 +136,11 @@ function titleOf({ verdict, fits }: Diagnosis): string {
     case 'nothingShown':
       return 'Nothing is shown wrong, within the ± of what was read'
     case 'notEnough':
-      return `Not enough to tell: ${fits.length} causes fit`
-    case 'none':
-      return 'No one cause fits these readings'
-  }
-}
+      return fits.length > 1 ? `Not enough to tell: ${fits.length} causes fit` : 'This would fit, and is not proved'
 
-function sizeWords({ causes, size, sizes = {}, teeth }: Diagnosis['fits'][number], sheet: BuildSheet): string {
-  const moved = Object.entries(teeth)
-    .filter(([, n]) => n !== 0)
-    .map(([shaftId, n]) => {
-      const name = partsOf(sheet).shaft(shaftId)?.name.toLowerCase() ?? ''
-      return `${name} ${Math.abs(n)} ${Math.abs(n) === 1 ? 'tooth' : 'teeth'} ${n > 0 ? 'late' : 'early'}`
-    })
-  const sized = causes.find((cause) => causeWords[cause].size)
-  const unit = sized && causeWords[sized].size
-  const parted = Object.entries(sizes)
-    .filter(([, of]) => unit && of >= 0.5 * 10 ** -unit.decimals)
-    .map(
-      ([id, of]) =>
-        `${nameOf([...sheet.loops, ...sheet.banks], id).toLowerCase()} ${fixed(of, unit?.decimals ?? 0)}${unit?.unit ?? ''}`,
-    )
-  const whole = size !== undefined && unit ? [`${fixed(size, unit.decimals)}${unit.unit}`] : []
-  const parts = [...moved, ...(Object.keys(sizes).length > 1 ? parted : whole)]
-  return parts.length > 0 ? `: ${parts.join(', ')}.` : '.'
+    case 'none':
+      return 'No one cause, nor two at once, fit these readings'
+  }
 }
 
 /** What the engine's school says of each lateness, with the margin to the next band. */
