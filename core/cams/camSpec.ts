@@ -2,6 +2,7 @@ import type { BuildSheet, Cam } from '../model/buildSheet'
 import type { Trust } from '../model/primitives'
 import { firingDegOf } from '../cylinders'
 import { oncePerSheet } from '../sheet'
+import { lobeFamily, type Lobe, type LobeFigures } from './lobeFamily'
 import { makeProfile, profileFromTable, type CamProfile } from './profile'
 
 /** One figure of what a cam should be, and where it comes from. */
@@ -25,6 +26,10 @@ export interface CamSpec {
   readonly figures: Readonly<Partial<Record<SpecKey, SpecFigure>>>
   readonly contradictions: readonly SpecContradiction[]
   readonly profile: CamProfile | undefined
+  /** Lobes of every shape that the figures leave open, member by member; undefined where a lift table says it, or where they are not known. */
+  readonly family: readonly Lobe[] | undefined
+  /** The same with a top lift that nobody told. */
+  readonly withTop: ((topLiftMm: number) => LobeFigures) | undefined
   /** The lobe's centre on the cycle, after firing TDC of the zero cylinder; undefined where that cylinder's own is not known. */
   readonly centreOnCycleDeg: number | undefined
 }
@@ -100,15 +105,29 @@ function workOut(sheet: BuildSheet, cam: Cam): CamSpec {
     card,
   })
   const all = complete(given)
-  const profile = fit(cam, halvesOf(all))
+  const halves = flankHalves(cam, halvesOf(all))
+  const profile = fit(cam, halves)
+  const checkingLiftMm = eventLiftMm(cam)
+  const byTable = cam.liftTable !== undefined && profileFromTable(cam.liftTable).ok
+  const withTop =
+    halves && checkingLiftMm !== undefined && !byTable
+      ? (topLiftMm: number): LobeFigures => ({ topLiftMm, checkingLiftMm, ...halves })
+      : undefined
   const centre = all.centre ?? centreFromTdcLift(cam, profile)
   const tdcLift = centre === undefined ? undefined : profile?.liftAt(inlet ? -centre : centre)
   const firing = firingDegOf(sheet, cam.cylinderId)
   const turn = sheet.cycleDeg === 720 ? 360 : 0
+  const top = profile && cam.topLiftMm?.value
+  // Only where it is asked for: most sheets are never read by a lobe's lift.
+  let family: readonly Lobe[] | undefined
   return {
     figures: figuresOf(cam, { ...all, centre, topLift: profile?.topLiftMm, tdcLift }),
     contradictions: contradictionsOf(cam, { events: eventsOf(given), card, tdcLift }),
     profile,
+    get family() {
+      return (family ??= top && withTop ? lobeFamily(withTop(top)) : undefined)
+    },
+    withTop,
     centreOnCycleDeg:
       firing === undefined || centre === undefined ? undefined : firing + turn + (inlet ? 1 : -1) * centre,
   }
@@ -180,20 +199,24 @@ const apart = (
 /** The lift that the printed events are told at: the checking lift, or what the lash has to be taken up by. */
 export const eventLiftMm = (cam: Cam) => cam.checkingLiftMm?.value ?? cam.lashMm?.value
 
-/** Half angles are from the centre to the events near TDC and BDC. */
-function fit(
+/** From the centre to opening and closing. */
+function flankHalves(
   cam: Cam,
   { nearHalfDeg, farHalfDeg }: { readonly nearHalfDeg: number | undefined; readonly farHalfDeg: number | undefined },
-): CamProfile | undefined {
+) {
+  if (nearHalfDeg === undefined || farHalfDeg === undefined) return undefined
+  const [opensHalfDeg, closesHalfDeg] = cam.valve === 'inlet' ? [nearHalfDeg, farHalfDeg] : [farHalfDeg, nearHalfDeg]
+  return { opensHalfDeg, closesHalfDeg }
+}
+
+function fit(cam: Cam, halves: ReturnType<typeof flankHalves>): CamProfile | undefined {
   if (cam.liftTable) {
     const made = profileFromTable(cam.liftTable)
     if (made.ok) return made.value
   }
   const checkingLiftMm = eventLiftMm(cam)
-  if (!cam.topLiftMm || checkingLiftMm === undefined || nearHalfDeg === undefined || farHalfDeg === undefined)
-    return undefined
-  const [opensHalfDeg, closesHalfDeg] = cam.valve === 'inlet' ? [nearHalfDeg, farHalfDeg] : [farHalfDeg, nearHalfDeg]
-  const made = makeProfile({ topLiftMm: cam.topLiftMm.value, checkingLiftMm, opensHalfDeg, closesHalfDeg })
+  if (!cam.topLiftMm || checkingLiftMm === undefined || !halves) return undefined
+  const made = makeProfile({ topLiftMm: cam.topLiftMm.value, checkingLiftMm, ...halves })
   return made.ok ? made.value : undefined
 }
 

@@ -4,7 +4,16 @@ import * as field from '../../model/fields'
 import { wrapToCycle, wrapToSigned } from '../../units'
 import { camSpec } from '../camSpec'
 import { camOf, onLobe } from './ofCam'
-import { DIAL_SIGMA_MM, withZero, type ReadBy, type CamLateness, type CamWay, type ReadLateness } from './way'
+import { MOST_UNLIKE } from '../lobeFamily'
+import {
+  DIAL_SIGMA_MM,
+  withShape,
+  withZero,
+  type ReadBy,
+  type CamLateness,
+  type CamWay,
+  type ReadLateness,
+} from './way'
 
 export const lobeCentreShape = entryShape(
   'lobeCentre',
@@ -37,14 +46,14 @@ export interface CentreLateness extends CamLateness {
 }
 
 /** Lateness of a lobe's centre from equal lifts either side of its top, never from where the needle stops. With the lobe known each pair's
- *  middle is compared with the lobe's own at that lift; without, with the centre. Pairs are weighed by how steep the lobe is there.
- *  Source: handbook 12. */
+ *  middle is compared with the lobe's own at that lift; without, with the centre, and the ± holds flanks that are unlike. Pairs are weighed by
+ *  how steep the lobe is there, and by how near the checking lift. Source: handbook 12. */
 export function latenessFromCentre(
   { sheet, zero, wheelSigmaDeg }: ReadBy,
   cam: Cam,
   pairs: readonly LiftPair[],
 ): ReadLateness<CentreLateness> {
-  const { profile, centreOnCycleDeg } = camSpec(sheet, cam)
+  const { profile, centreOnCycleDeg, figures } = camSpec(sheet, cam)
   if (centreOnCycleDeg === undefined || pairs.length === 0) return 'noSpec'
   const middles = pairs.map(({ liftMm, upDeg, downDeg }) => {
     const half = wrapToCycle(downDeg - upDeg, 360) / 2
@@ -54,20 +63,33 @@ export function latenessFromCentre(
     // Without a lobe: a parabola of that height and width is steep enough to tell by.
     const slope = up === undefined ? liftMm / Math.max(half, 1) : Math.abs(profile?.slopeAt(up) ?? 0)
     const sigmaDeg = Math.hypot(wheelSigmaDeg, DIAL_SIGMA_MM / Math.max(slope, 1e-4)) / Math.SQRT2
-    return { middleDeg: middleDeg - own, sigmaDeg }
+    return {
+      middleDeg: middleDeg - own,
+      sigmaDeg,
+      shapeDeg: cam.liftTable ? 0 : unlikeDeg(2 * half, figures.duration?.value),
+    }
   })
-  const total = middles.reduce((sum, { sigmaDeg }) => sum + sigmaDeg ** -2, 0)
+  // The lower a pair, the nearer to what the book tells: pairs are weighed by what chance and what the shape may do.
+  const weighed = middles.map((one) => ({ ...one, weight: 1 / (one.sigmaDeg ** 2 + (one.shapeDeg / 2) ** 2) }))
+  const total = weighed.reduce((sum, { weight }) => sum + weight, 0)
   const first = middles[0]?.middleDeg ?? 0
-  const shift = middles.reduce(
-    (sum, { middleDeg, sigmaDeg }) => sum + wrapToSigned(middleDeg - first, 360) / sigmaDeg ** 2,
-    0,
-  )
+  const shift = weighed.reduce((sum, { middleDeg, weight }) => sum + wrapToSigned(middleDeg - first, 360) * weight, 0)
+  const shapeDeg = weighed.reduce((sum, one) => sum + one.shapeDeg * one.weight, 0) / total
+  const noise = Math.sqrt(weighed.reduce((sum, { weight, sigmaDeg }) => sum + (weight * sigmaDeg) ** 2, 0)) / total
   return {
     latenessDeg: wrapToSigned(first + shift / total, 360),
-    sigmaDeg: Math.hypot(1 / Math.sqrt(total), zero.sigmaDeg),
+    sigmaDeg: withShape(Math.hypot(noise, zero.sigmaDeg), shapeDeg),
+    ...(cam.liftTable ? {} : { shapeDeg }),
     driftsDeg: middles.map(({ middleDeg }) => wrapToSigned(middleDeg - first, 360)),
   }
 }
+
+/** How long a lobe is open where nobody says so, crank degrees at a usual checking lift. Common practice, no source. */
+const USUAL_DURATION_DEG = 250
+
+/** How far the middle between two places of equal lift may stand from the middle of opening and closing, where the flanks are unlike: nothing at the
+ *  checking lift, and the more the narrower. */
+const unlikeDeg = (widthDeg: number, durationDeg = USUAL_DURATION_DEG) => MOST_UNLIKE * Math.abs(durationDeg - widthDeg)
 
 export const lobeCentre: CamWay<'lobeCentre'> = {
   ...onLobe,

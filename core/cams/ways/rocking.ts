@@ -2,9 +2,11 @@ import type { BuildSheet, Cam } from '../../model/buildSheet'
 import { entryShape } from '../../model/entryShape'
 import * as field from '../../model/fields'
 import { wrapToSigned } from '../../units'
+import { findRoot } from '../../geometry'
 import { camSpec } from '../camSpec'
+import { lobeOfShape, MEMBERS, mostApart, type Lobe, type LobeFigures, type Member } from '../lobeFamily'
 import { EVENT_SIGMA_DEG } from './valveEvents'
-import { DIAL_SIGMA_MM, LOBE_SIGMA_SHARE, withZero, type ReadBy, type CamWay, type ReadLateness } from './way'
+import { DIAL_SIGMA_MM, withShape, withZero, type ReadBy, type CamWay, type ReadLateness } from './way'
 
 export const rockingShape = entryShape(
   'rocking',
@@ -25,53 +27,161 @@ export const rockingShape = entryShape(
   },
 )
 
-/** Lateness from both valves of a cylinder at overlap TDC, where one camshaft carries both lobes: exhaust lift less inlet lift over the sum of
- *  their slopes, less what the book's lobes have there. Two camshafts leave two answers, and it says so. Source: handbook 12. */
+type Pair = { readonly inlet: Cam; readonly exhaust: Cam }
+interface Lifts {
+  readonly inletMm: number
+  readonly exhaustMm: number
+}
+
+/** Both lobes of a cylinder, degrees from their own centres to overlap TDC, and what the book says they lift there. */
+interface Rocks {
+  readonly inlet: Lobe
+  readonly exhaust: Lobe
+}
+
+/** Further than this no rocking was meant: the valves stand on other flanks. */
+const MOST_LATE_DEG = 45
+
+/** Lateness from both valves of a cylinder at overlap TDC, where one camshaft carries both lobes: by how late the two lobes together would lift what was
+ *  read, less what the book's lobes have there. The ± holds every shape of lobe that the book leaves open; without a top lift one is taken that
+ *  lifts as much as both were lifted together. Two camshafts leave two answers, and it says so. Source: handbook 12. */
 export function latenessFromRocking(
   { sheet, zero }: Pick<ReadBy, 'sheet' | 'zero'>,
-  { inlet, exhaust }: { readonly inlet: Cam; readonly exhaust: Cam },
-  read: { readonly inletMm: number; readonly exhaustMm: number },
+  pair: Pair,
+  read: Lifts,
 ): ReadLateness {
-  if (inlet.shaftId !== exhaust.shaftId) return 'twoCamshafts'
-  const rocks = rockingOf(sheet, inlet, exhaust)
-  if (typeof rocks === 'string') return rocks
-  const { inletMm, exhaustMm, slope } = rocks
-  const latenessDeg = (read.exhaustMm - read.inletMm - (exhaustMm - inletMm)) / slope
-  const lobe = Math.abs(latenessDeg) * LOBE_SIGMA_SHARE
-  return { latenessDeg, sigmaDeg: Math.hypot((DIAL_SIGMA_MM * Math.SQRT2) / slope, lobe, zero.sigmaDeg) }
+  const rocking = rockingOf(sheet, pair, read.inletMm + read.exhaustMm)
+  if (typeof rocking === 'string') return rocking
+  const { own, family, at, book } = rocking
+  const less = read.exhaustMm - read.inletMm
+  const late = (rocks: Rocks, from: number | undefined) => lateOf(rocks, at, from, less)
+  const latenessDeg = late(own, book)
+  const slope = slopeOf(own, at, latenessDeg ?? 0)
+  if (latenessDeg === undefined || slope < 1e-4) return 'outsideLobe'
+  const apart = (from: number | undefined) =>
+    mostApart(
+      late(own, from) ?? latenessDeg,
+      family.map((rocks) => late(rocks, from)),
+    )
+  const shapeDeg = apart(book)
+  return {
+    latenessDeg,
+    sigmaDeg: withShape(Math.hypot((DIAL_SIGMA_MM * Math.SQRT2) / slope, zero.sigmaDeg), shapeDeg),
+    ...openBy(family, shapeDeg, book === undefined ? apart(differenceOf(own, at, 0)) : undefined),
+  }
 }
 
 /** Lateness from where on the wheel both valves stand equally open, against where the book's lobes do: "so many degrees past rocking". */
 export function latenessFromEqualLift(
   { sheet, zero, wheelSigmaDeg }: ReadBy,
-  { inlet, exhaust }: { readonly inlet: Cam; readonly exhaust: Cam },
+  pair: Pair,
   wheelDeg: number,
   eventSigmaDeg: number,
 ): ReadLateness {
-  if (inlet.shaftId !== exhaust.shaftId) return 'twoCamshafts'
-  const rocks = rockingOf(sheet, inlet, exhaust)
-  if (typeof rocks === 'string') return rocks
-  const equalDeg = (rocks.exhaustMm - rocks.inletMm) / rocks.slope
-  const overlap = (camSpec(sheet, inlet).centreOnCycleDeg ?? 0) - (camSpec(sheet, inlet).figures.centre?.value ?? 0)
+  const rocking = rockingOf(sheet, pair, undefined)
+  if (typeof rocking === 'string') return rocking
+  const { own, family, at, book } = rocking
+  // A cam that is early by so much stands alike at TDC: on the book's cam they stand alike that much after it.
+  const alike = (rocks: Rocks, from: number | undefined) => lateOf(rocks, at, from, 0)
+  const equalDeg = alike(own, book)
+  if (equalDeg === undefined) return 'outsideLobe'
+  const shapeDeg = mostApart(
+    equalDeg,
+    family.map((rocks) => alike(rocks, book)),
+  )
+  const overlap = (camSpec(sheet, pair.inlet).centreOnCycleDeg ?? 0) + at.inlet
   return {
-    latenessDeg: wrapToSigned(wheelDeg - zero.wheelDeg - overlap - equalDeg, 360),
-    sigmaDeg: Math.hypot(eventSigmaDeg, wheelSigmaDeg, zero.sigmaDeg),
+    latenessDeg: wrapToSigned(wheelDeg - zero.wheelDeg - overlap + equalDeg, 360),
+    sigmaDeg: withShape(Math.hypot(eventSigmaDeg, wheelSigmaDeg, zero.sigmaDeg), shapeDeg),
+    ...openBy(family, shapeDeg, undefined),
   }
 }
 
-/** What the book's lobes lift at overlap TDC, and the sum of their slopes there, taken positive. */
-function rockingOf(sheet: BuildSheet, inlet: Cam, exhaust: Cam) {
+const openBy = (family: readonly Rocks[], shapeDeg: number, withTdcLift: number | undefined) => ({
+  ...(family.length > 0 ? { shapeDeg } : {}),
+  ...(family.length > 0 && withTdcLift !== undefined ? { shapeWithTdcLiftDeg: withTdcLift } : {}),
+})
+
+interface At {
+  /** Overlap TDC, from each lobe's centre. */
+  readonly inlet: number
+  readonly exhaust: number
+}
+
+/** Exhaust lift less inlet lift at overlap TDC with the camshaft so late. */
+const differenceOf = ({ inlet, exhaust }: Rocks, at: At, lateDeg: number) =>
+  exhaust.liftAt(at.exhaust - lateDeg) - inlet.liftAt(at.inlet - lateDeg)
+
+const slopeOf = (rocks: Rocks, at: At, lateDeg: number) =>
+  differenceOf(rocks, at, lateDeg + 0.5) - differenceOf(rocks, at, lateDeg - 0.5)
+
+/** How late both together have to be to differ by so much; `from`: what they differ by in the book, where it tells. */
+function lateOf(rocks: Rocks, at: At, from: number | undefined, toMm: number): number | undefined {
+  const shift = from === undefined ? 0 : differenceOf(rocks, at, 0) - from
+  const off = (lateDeg: number) => differenceOf(rocks, at, lateDeg) - shift - toMm
+  if (off(-MOST_LATE_DEG) > 0 || off(MOST_LATE_DEG) < 0) return undefined
+  return findRoot(off, -MOST_LATE_DEG, MOST_LATE_DEG)
+}
+
+/** The lobes of both valves, and every pair of the same shape that the book leaves open. `togetherMm`: what both were lifted, where no top lift is
+ *  known. */
+function rockingOf(sheet: BuildSheet, { inlet, exhaust }: Pair, togetherMm: number | undefined) {
+  if (inlet.shaftId !== exhaust.shaftId) return 'twoCamshafts' as const
   const [i, e] = [camSpec(sheet, inlet), camSpec(sheet, exhaust)]
-  if (!i.profile || !e.profile) return 'noProfile' as const
   if (!i.figures.centre || !e.figures.centre) return 'noSpec' as const
-  const [atIn, atEx] = [-i.figures.centre.value, e.figures.centre.value]
-  const slope = Math.abs(i.profile.slopeAt(atIn)) + Math.abs(e.profile.slopeAt(atEx))
-  if (slope < 1e-4) return 'outsideLobe' as const
-  return {
-    inletMm: i.figures.tdcLift?.value ?? i.profile.liftAt(atIn),
-    exhaustMm: e.figures.tdcLift?.value ?? e.profile.liftAt(atEx),
-    slope,
+  const at: At = { inlet: -i.figures.centre.value, exhaust: e.figures.centre.value }
+  const [bookIn, bookEx] = [i, e].map(({ figures: { tdcLift } }) =>
+    tdcLift?.from === 'given' ? tdcLift.value : undefined,
+  )
+  const book = bookIn === undefined || bookEx === undefined ? undefined : bookEx - bookIn
+  if (i.profile && e.profile) {
+    const own: Rocks = { inlet: i.profile, exhaust: e.profile }
+    const lobe = (spec: typeof i, member: Member) => spec.family?.[MEMBERS.indexOf(member)] ?? (spec.profile as Lobe)
+    const open = i.family !== undefined || e.family !== undefined
+    const family = open ? PAIRS.map(([a, b]): Rocks => ({ inlet: lobe(i, a), exhaust: lobe(e, b) })) : []
+    return { own, at, book, family }
   }
+  if (!i.withTop || !e.withTop) return 'noProfile' as const
+  const topped = withUnknownTop({ inlet: i.withTop, exhaust: e.withTop }, at, togetherMm)
+  return topped.length === 0 ? ('outsideLobe' as const) : { own: topped[0] as Rocks, at, book, family: topped }
+}
+
+const unlikeness = (pair: readonly Member[]) => pair.reduce((sum, { unlike }) => sum + Math.abs(unlike), 0)
+/** Inlet and exhaust of the same shape, each with its own flanks; the plainest first. */
+const PAIRS: readonly (readonly [Member, Member])[] = MEMBERS.flatMap((a) =>
+  MEMBERS.flatMap((b) => (a.shape === b.shape ? [[a, b] as const] : [])),
+).sort((a, b) => unlikeness(a) - unlikeness(b))
+
+/** Top lifts of whatever engine, against the checking lift. Ours. */
+const TOPS = [8, 16, 32] as const
+
+/** Lobes of every shape whose top lift nobody told: such that both lift together what was read, or of several where only their being alike was. */
+function withUnknownTop(
+  figures: { readonly inlet: (top: number) => LobeFigures; readonly exhaust: (top: number) => LobeFigures },
+  at: At,
+  togetherMm: number | undefined,
+): Rocks[] {
+  const rocks = ([a, b]: (typeof PAIRS)[number], top: number): Rocks => ({
+    inlet: lobeOfShape(figures.inlet(top), a),
+    exhaust: lobeOfShape(figures.exhaust(top), b),
+  })
+  const { checkingLiftMm } = figures.inlet(1)
+  if (togetherMm === undefined) return TOPS.flatMap((times) => PAIRS.map((pair) => rocks(pair, times * checkingLiftMm)))
+  const [least, most] = [1.1 * checkingLiftMm, 100 * checkingLiftMm]
+  // The top is sought once for each shape, with both flanks alike.
+  const plain = PAIRS.filter((pair) => unlikeness(pair) === 0)
+  const tops = plain.flatMap((pair): [number, number][] => {
+    const over = (top: number) => {
+      const { inlet, exhaust } = rocks(pair, top)
+      return inlet.liftAt(at.inlet) + exhaust.liftAt(at.exhaust) - togetherMm
+    }
+    return over(least) > 0 || over(most) < 0 ? [] : [[pair[0].shape, findRoot(over, least, most)]]
+  })
+  const topOf = new Map(tops)
+  return PAIRS.flatMap((pair) => {
+    const top = topOf.get(pair[0].shape)
+    return top === undefined ? [] : rocks(pair, top)
+  })
 }
 
 export const rocking: CamWay<'rocking'> = {

@@ -12,6 +12,10 @@ export interface CamLateness {
   readonly closesLateDeg?: number
   /** Read at another lift than the book's and converted by the lobe. */
   readonly converted?: boolean
+  /** What the shape of the lobe leaves open, crank degrees either way: half of it is in the sigma. Nothing where a lift table tells it. */
+  readonly shapeDeg?: number
+  /** What it would leave open with the book's own lift at TDC. */
+  readonly shapeWithTdcLiftDeg?: number
   /** The middle of each pair of equal lifts less the first one's, crank degrees: a lobe that is not alike on both sides drifts. */
   readonly driftsDeg?: readonly number[]
 }
@@ -57,5 +61,7 @@ export const withZero =
 
 /** What a dial is read to, one sigma, mm. Common practice, no source. */
 export const DIAL_SIGMA_MM = 0.02
-/** A stand-in lobe's lift off its events may be wrong by so much of the way from the event, one sigma. Common practice, no source. */
-export const LOBE_SIGMA_SHARE = 0.03
+
+/** One sigma of a reading whose lobe may have any shape that its book leaves open: what chance does, and half of the most that the shape does, added and
+ *  not squared, since the shape is the same at every reading. */
+export const withShape = (sigmaDeg: number, shapeDeg: number) => sigmaDeg + shapeDeg / 2

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core'
-import { isSaid } from '@link-count/core/cams'
+import { isSaid, type CamLateness } from '@link-count/core/cams'
 import { latenessOn, type CamReadDraft } from '@link-count/core/ledger'
 import type { Step } from '@link-count/core/runSheet'
 import { fixed, formatLateness } from '@link-count/core/units'
@@ -59,6 +59,7 @@ export function WayFoot({
                 (middles {said.driftsDeg.map((deg) => `${deg < 0 ? '−' : '+'}${fixed(Math.abs(deg), 1)}°`).join(', ')})
               </span>
             )}
+            <ShapeLeftOpen said={said} />
           </p>
         ) : (
           <p className="soft">{notSaidWords[said]} It is written down all the same.</p>
@@ -67,5 +68,24 @@ export function WayFoot({
         Write it down
       </Button>
     </>
+  )
+}
+
+/** What of the ± comes from a lobe whose shape is not known, and what the book's lift at TDC or a lift table would make of it. */
+function ShapeLeftOpen({ said: { sigmaDeg, shapeDeg = 0, shapeWithTdcLiftDeg } }: { readonly said: CamLateness }) {
+  const plainDeg = 2 * sigmaDeg - shapeDeg
+  if (shapeDeg < 0.2 * plainDeg) return null
+  const better = [
+    ...(shapeWithTdcLiftDeg === undefined || shapeWithTdcLiftDeg > 0.9 * shapeDeg
+      ? []
+      : [`with the book’s lift at TDC on the sheet it would be ± ${fixed(plainDeg + shapeWithTdcLiftDeg, 1)}°`]),
+    `with a lift table of this cam ± ${fixed(plainDeg, 1)}°`,
+  ]
+  return (
+    <span className="soft">
+      {' '}
+      {shapeDeg > plainDeg ? 'Most' : 'Part'} of that ± is the shape of the lobe, which the sheet leaves open:{' '}
+      {better.join(', ')}.
+    </span>
   )
 }
