@@ -25,6 +25,12 @@ const faults = () =>
     FAULTS_SEED: process.env.FAULTS_SEED ?? '100000',
   })
 
+/** The ± of every mix of two to six readings of top dead centre. */
+const zeros = () =>
+  run('npx', ['vitest', 'run', '--project', 'core', 'core/zero/honestError', '--testTimeout=3600000'], {
+    ZERO_MIXES: '456',
+  })
+
 const inBrowser = (name, env) => {
   const chromium = ensureChromium()
   const built = run('npm', ['run', '--silent', 'build'])
@@ -42,7 +48,7 @@ const absurd = () => inBrowser('absurd', { ABSURD: 'all' })
 /** Whole journeys that npm test leaves out. */
 const journeys = () => inBrowser('journeys', { JOURNEYS: 'all' })
 
-const parts = { guard, faults, fuzz, kills, absurd, journeys }
+const parts = { guard, faults, zeros, fuzz, kills, absurd, journeys }
 
 ensureInstalled()
 const named = process.argv.slice(2)

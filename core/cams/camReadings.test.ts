@@ -25,7 +25,7 @@ const inlet: CamFigures = { opensDeg: 17, closesDeg: 57, topLiftMm: 9, checkingL
 const exhaust: CamFigures = { opensDeg: 60, closesDeg: 20, topLiftMm: 8.6, checkingLiftMm: 0.5, fullLiftClock: 6 }
 const sheet = sheetWithCams(inlet, exhaust)
 const zero = { wheelDeg: 30, sigmaDeg: 0.1 }
-const bench = { sheet, zero, wheelSigmaDeg: 0.15 }
+const bench = { sheet, zero, wheelSigmaAt: () => 0.15 }
 const [inletCam, exhaustCam] = [camOf(sheet, 'inlet'), camOf(sheet, 'exhaust')]
 const profileOf = (valve: 'inlet' | 'exhaust'): CamProfile => {
   const { profile } = camSpec(sheet, camOf(sheet, valve))
@@ -109,7 +109,7 @@ describe('at overlap TDC', () => {
     const pair = { inlet: inletCam, exhaust: exhaustCam }
     expect(said(latenessFromRocking(bench, pair, lifts(0))).latenessDeg).toBeCloseTo(0, 6)
     expect(said(latenessFromRocking(bench, pair, lifts(2))).latenessDeg).toBeCloseTo(2, 0)
-    const alike = { ...bench, wheelSigmaDeg: 0.15 }
+    const alike = { ...bench, wheelSigmaAt: () => 0.15 }
     const equal = said(latenessFromEqualLift(alike, pair, wheelAt(360), 0.5)).latenessDeg
     expect(said(latenessFromEqualLift(alike, pair, wheelAt(365), 0.5)).latenessDeg - equal).toBeCloseTo(5, 6)
   })
@@ -192,7 +192,12 @@ describe.each(['gaussian', 'rounded'] as const)('the ± of every way is honest: 
     ...tabled,
     cams: tabled.cams.map((cam) => ({ ...cam, liftTable: rows(cam.valve === 'inlet' ? i : e) })),
   }
-  const sure = { ...bench, sheet: known, wheelSigmaDeg, zero: { wheelDeg: zero.wheelDeg, sigmaDeg: 0 } }
+  const sure = {
+    ...bench,
+    sheet: known,
+    wheelSigmaAt: () => wheelSigmaDeg,
+    zero: { wheelDeg: zero.wheelDeg, sigmaDeg: 0 },
+  }
   const [inletCam, exhaustCam] = [camOf(known, 'inlet'), camOf(known, 'exhaust')]
   const ways: Record<string, (late: number) => ReadLateness> = {
     events: (late) =>

@@ -80,7 +80,7 @@ const benchOf = (more: { i?: CamFigures; e?: CamFigures } = {}, top = true) => {
   const bare = ({ topLiftMm: _top, ...rest }: CamFigures): CamFigures => rest
   const [inletFigures, exhaustFigures] = [figures(inlet, more.i), figures(exhaust, more.e)]
   const sheet = sheetWithCams(top ? inletFigures : bare(inletFigures), top ? exhaustFigures : bare(exhaustFigures))
-  const by = { sheet, wheelSigmaDeg, zero: { wheelDeg: 0, sigmaDeg: 0.2 } }
+  const by = { sheet, wheelSigmaAt: () => wheelSigmaDeg, zero: { wheelDeg: 0, sigmaDeg: 0.2 } }
   return { by, pair: { inlet: camOf(sheet, 'inlet'), exhaust: camOf(sheet, 'exhaust') } }
 }
 const book = benchOf()

@@ -9,6 +9,7 @@ import {
   radFromDeg,
   wheelDeg,
   wrapTo360,
+  wrapToSigned180,
   type AngleError,
   type LengthError,
   type WheelDeg,
@@ -117,10 +118,15 @@ function rimReadingMm(deg: number, scale: Rim): number {
   return (scale.circumferenceMm / Math.PI) * Math.sin(radFromDeg(signed / 2))
 }
 
-/** One sigma of one reading, degrees: the division over the square root of twelve, the spread of even rounding. A chord is
- *  blunter the further it reaches; what is meant is a chord of a sixth of a turn. */
-export function scaleSigmaDeg(scale: WheelScale): number {
+/** One sigma of one reading, degrees: the division over the square root of twelve, the spread of even rounding. A chord is blunter the further it reaches
+ *  from the datum: by the cosine of half its angle, and straight across by what a chord as long as the rim is wide can still tell. `atDeg`: where on the
+ *  wheel; without it a chord of a sixth of a turn is meant. */
+export function scaleSigmaDeg(scale: WheelScale, atDeg = 60): number {
   if (scale.kind !== 'rim') return scale.readToDeg / Math.sqrt(12)
-  const along = (360 * scale.readToMm) / scale.circumferenceMm / Math.sqrt(12)
-  return scale.measure === 'wrapped' ? along : along / Math.cos(radFromDeg(30))
+  const alongMm = scale.readToMm / Math.sqrt(12)
+  const along = (360 * alongMm) / scale.circumferenceMm
+  if (scale.measure === 'wrapped') return along
+  const half = radFromDeg(wrapToSigned180(atDeg) / 2)
+  const across = degFromRad(2 * Math.sqrt((2 * alongMm * Math.PI) / scale.circumferenceMm))
+  return Math.min(along / Math.max(Math.cos(half), 1e-9), across)
 }

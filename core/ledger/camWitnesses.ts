@@ -35,7 +35,10 @@ export const latenessOfRead = (sheet: BuildSheet, zeros: Zeros, read: CamRead): 
 
 /** The same on a given setting of the wheel, for what is still being typed. */
 export const latenessOn = (sheet: BuildSheet, frame: FrameZero | undefined, read: CamReadDraft): ReadLateness =>
-  wayOf(read).lateness({ sheet, zero: frame?.zero, wheelSigmaDeg: frame ? scaleSigmaDeg(frame.scale) : 0 }, read)
+  wayOf(read).lateness(
+    { sheet, zero: frame?.zero, wheelSigmaAt: (deg) => (frame ? scaleSigmaDeg(frame.scale, deg) : 0) },
+    read,
+  )
 
 /** Everything that was read of a camshaft in a phase, the last of each way on each thing, as witnesses; those that say nothing with why. */
 export function camWitnesses(

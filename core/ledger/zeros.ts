@@ -71,7 +71,7 @@ export function zerosOf(live: readonly Entry[], sheet: BuildSheet, leansOnWheel:
   wheel.frames.forEach(({ fitted, knock }, i) => {
     const scale = fitted?.scale ?? DEFAULT_SCALE
     const entries = onFrame[i] ?? []
-    const found = readingsOn(entries, { sheet, wheelSigmaDeg: scaleSigmaDeg(scale), dialReadToMm })
+    const found = readingsOn(entries, { sheet, wheelSigmaAt: (deg) => scaleSigmaDeg(scale, deg), dialReadToMm })
     unplaced.push(...found.unplaced)
     const before = knock && frames[i - 1]
     frames.push({
@@ -126,7 +126,7 @@ export function zeroAsTyped(
   { scale = DEFAULT_SCALE, dialReadToMm }: { readonly scale: WheelScale | undefined; readonly dialReadToMm: number },
   read: ZeroTyped,
 ): ZeroReading | undefined {
-  const bench = { sheet, wheelSigmaDeg: scaleSigmaDeg(scale), dialReadToMm }
+  const bench: ZeroFrame = { sheet, wheelSigmaAt: (deg) => scaleSigmaDeg(scale, deg), dialReadToMm }
   const way = zeroWays[read.kind as ZeroWayKind] as ZeroWay<ZeroWayKind>
   const [reading] = way.readings([Object.assign({ id: 'typed' }, read)], bench)
   return reading && place(sheet, reading)
@@ -166,7 +166,7 @@ function carryOn({
   if (!before?.zero || first?.kind !== 'stopContacts' || !again)
     return { readings: own, zero: combineZero(own, servesDeg) }
   const slipDeg = wrapToSigned180(again.wheelDeg - (again.which === 'first' ? first.firstDeg : first.secondDeg))
-  const slipSigma = scaleSigmaDeg(scale) * Math.SQRT2
+  const slipSigma = scaleSigmaDeg(scale, again.wheelDeg) * Math.SQRT2
   if (Math.abs(slipDeg) <= AGREE_SIGMAS * slipSigma) {
     const readings = [...before.readings, ...own]
     return { readings, zero: combineZero(readings, servesDeg) }

@@ -54,7 +54,7 @@ function readMark(entry: EntryOf<'factoryMark'>, sheet: BuildSheet, state: JobSt
   const mark = sheet.rimMarks.find(({ id }) => id === entry.markId)
   const standsDeg = wrapToSigned180(entry.wheelDeg - frame.zero.wheelDeg - tdc)
   const errorDeg = wrapToSigned180(standsDeg - entry.claimDeg)
-  const sigmaDeg = Math.hypot(FACTORY_MARK_SIGMA_DEG, scaleSigmaDeg(frame.scale), frame.zero.sigmaDeg)
+  const sigmaDeg = Math.hypot(FACTORY_MARK_SIGMA_DEG, scaleSigmaDeg(frame.scale, entry.wheelDeg), frame.zero.sigmaDeg)
   return {
     entryId: entry.id,
     markId: entry.markId,

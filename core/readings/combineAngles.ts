@@ -9,6 +9,8 @@ export interface AngleReading {
   readonly sigmaDeg: number
   /** Two readings of one set-up repeat the same rounding, and are one witness. */
   readonly setUp: string
+  /** What something that is common to all such readings does to this one, one sigma with its sign: play in bearings, on pairs read turning one way. */
+  readonly commonDeg?: number | undefined
 }
 
 export interface CombinedAngle<T extends AngleReading> {
@@ -16,9 +18,11 @@ export interface CombinedAngle<T extends AngleReading> {
   /** One sigma of the combined value. */
   readonly sigmaDeg: number
   /** The ± that is shown: two sigma; where the readings scatter more than they should, Student's factor times what they scatter;
-   *  of two that contradict, half of what lies between them. */
+   *  of two that contradict, so much that it covers both. */
   readonly plusMinusDeg: number
   readonly widenedBy: 'nothing' | 'scatter' | 'contradiction'
+  /** How much of it comes from what is common to several readings, two sigma. */
+  readonly commonDeg: number
   readonly used: readonly T[]
   /** Those that do not fit the rest; of two that contradict, both. */
   readonly misfits: readonly T[]
@@ -30,6 +34,8 @@ const AGREE_SIGMAS = 3
 interface Mean {
   readonly deg: number
   readonly sigmaDeg: number
+  /** What one sigma of what is common to several does to it. */
+  readonly commonDeg: number
 }
 
 /** Readings of one set-up together weigh as one. */
@@ -39,21 +45,33 @@ function weigh<T extends AngleReading>(readings: readonly T[]): { readonly one: 
   return readings.map((one) => ({ one, weight: 1 / one.sigmaDeg ** 2 / (times.get(one.setUp) ?? 1) }))
 }
 
-/** Weighted mean (1/sigma²) on the circle, taken about the first reading. */
+/** Weighted mean (1/sigma²) on the circle, taken about the first reading; what is common to several is found with it and held to its own sigma.
+ *  Source: generalised least squares. */
 function meanOf(readings: readonly AngleReading[]): Mean {
   const about = readings[0]?.deg ?? 0
-  let total = 0
-  let shift = 0
+  let [w, wy, wc, wcc, wcy] = [0, 0, 0, 1, 0]
   for (const { one, weight } of weigh(readings)) {
-    total += weight
-    shift += weight * wrapToSigned180(one.deg - about)
+    const y = wrapToSigned180(one.deg - about)
+    const c = one.commonDeg ?? 0
+    w += weight
+    wy += weight * y
+    wc += weight * c
+    wcc += weight * c * c
+    wcy += weight * c * y
   }
-  return { deg: about + shift / total, sigmaDeg: 1 / Math.sqrt(total) }
+  const spread = w * wcc - wc * wc
+  return {
+    deg: about + (wcc * wy - wc * wcy) / spread,
+    sigmaDeg: Math.sqrt(wcc / spread),
+    commonDeg: Math.sqrt(Math.max(0, wcc / spread - 1 / w)),
+  }
 }
 
 /** How many sigma of their difference a reading lies from a mean it is no part of. */
-export const standsOff = ({ deg, sigmaDeg }: Pick<AngleReading, 'deg' | 'sigmaDeg'>, mean: Mean) =>
-  Math.abs(wrapToSigned180(deg - mean.deg)) / Math.hypot(sigmaDeg, mean.sigmaDeg)
+export const standsOff = (
+  { deg, sigmaDeg, commonDeg = 0 }: Pick<AngleReading, 'deg' | 'sigmaDeg' | 'commonDeg'>,
+  mean: Pick<Mean, 'deg' | 'sigmaDeg'>,
+) => Math.abs(wrapToSigned180(deg - mean.deg)) / Math.hypot(sigmaDeg, commonDeg, mean.sigmaDeg)
 
 /** One angle from several readings: their weighted mean. Of three or more, one that does not fit the others is named and left out; of two that
  *  contradict neither can be told wrong, and the ± covers both. Undefined without a reading.
@@ -67,13 +85,14 @@ export function combineAngles<T extends AngleReading>(readings: readonly T[]): C
   return {
     deg: mean.deg,
     ...widthOf(used, mean, contradict),
+    commonDeg: 2 * mean.commonDeg,
     used,
     misfits: [...(contradict ? used : []), ...aside],
   }
 }
 
 /** How far a reading that is not averaged in lies from a combined value, when that is more than chance. */
-export const doesNotFit = (reading: Pick<AngleReading, 'deg' | 'sigmaDeg'>, mean: Mean) =>
+export const doesNotFit = (reading: Pick<AngleReading, 'deg' | 'sigmaDeg'>, mean: Pick<Mean, 'deg' | 'sigmaDeg'>) =>
   standsOff(reading, mean) > AGREE_SIGMAS
 
 /** The readings that fit each other, and those that do not, taken out worst first. No more than a minority can be the odd ones. */
@@ -93,7 +112,12 @@ function worstOf<T extends AngleReading>(used: readonly T[]): T | undefined {
   let total = 0
   let shift = 0
   const about = used[0]?.deg ?? 0
-  const parts = weigh(used).map((part) => ({ ...part, off: wrapToSigned180(part.one.deg - about) }))
+  // Held against each other, what is common to some of them makes those the blunter.
+  const parts = weigh(used).map(({ one, weight }) => ({
+    one,
+    weight: weight / (1 + ((one.commonDeg ?? 0) / one.sigmaDeg) ** 2),
+    off: wrapToSigned180(one.deg - about),
+  }))
   for (const { weight, off } of parts) {
     total += weight
     shift += weight * off
@@ -117,11 +141,16 @@ function widthOf(
   const plain = { sigmaDeg: mean.sigmaDeg, plusMinusDeg: 2 * mean.sigmaDeg, widenedBy: 'nothing' } as const
   const offs = used.map((one) => wrapToSigned180(one.deg - mean.deg))
   if (contradict) {
-    const halfApart = (Math.abs(offs[0] ?? 0) + Math.abs(offs[1] ?? 0)) / 2
-    return { sigmaDeg: halfApart / 2, plusMinusDeg: halfApart, widenedBy: 'contradiction' }
+    // Both are covered, the blunter one as well, which lies further from their mean.
+    const furthest = Math.max(...offs.map(Math.abs))
+    return { sigmaDeg: furthest / 2, plusMinusDeg: furthest, widenedBy: 'contradiction' }
   }
   const freedom = new Set(used.map(({ setUp }) => setUp)).size - 1
-  const squares = weigh(used).reduce((sum, { weight }, i) => sum + weight * (offs[i] ?? 0) ** 2, 0)
+  const squares = weigh(used).reduce((sum, { one, weight }, i) => {
+    // What is common explains its own share.
+    const share = 1 / (1 + weight * (one.commonDeg ?? 0) ** 2)
+    return sum + weight * share * (offs[i] ?? 0) ** 2
+  }, 0)
   if (freedom < 2 || squares <= chiSquareLimit(freedom)) return plain
   const sigmaDeg = mean.sigmaDeg * Math.sqrt(squares / freedom)
   return { sigmaDeg, plusMinusDeg: studentFactor(freedom) * sigmaDeg, widenedBy: 'scatter' }

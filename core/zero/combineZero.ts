@@ -19,6 +19,8 @@ export interface ZeroReading {
   readonly halfSpanDeg?: number | undefined
   readonly dropMm?: number | undefined
   readonly approach?: 'eachWay' | 'oneWay' | undefined
+  /** What one sigma of play in the bearings does to it, degrees: of a pair read turning one way. */
+  readonly commonDeg?: number | undefined
 }
 
 export interface Zero {
@@ -26,9 +28,11 @@ export interface Zero {
   /** One sigma of the combined value. */
   readonly sigmaDeg: number
   /** The ± that is shown: two sigma; where the readings scatter more than they should, Student's factor times what they scatter;
-   *  of two that contradict, half of what lies between them. */
+   *  of two that contradict, so much that it covers both. */
   readonly plusMinusDeg: number
   readonly widenedBy: 'nothing' | 'scatter' | 'contradiction'
+  /** How much of it is play in the bearings, which pairs read turning one way carry, two sigma. */
+  readonly playDeg: number
   readonly proved: boolean
   /** What is still wanting for a proof: a second witness that does not lean on the first, agreement, or a narrower ±. */
   readonly lacks: 'nothing' | 'witness' | 'agreement' | 'narrowness'
@@ -65,6 +69,7 @@ export function combineZero(readings: readonly ZeroReading[], servesDeg = SERVES
     sigmaDeg: mean.sigmaDeg,
     plusMinusDeg: mean.plusMinusDeg,
     widenedBy: mean.widenedBy,
+    playDeg: mean.commonDeg,
     proved: lacks === 'nothing',
     lacks,
     agreeing: agreeing.map(({ entryId }) => entryId),

@@ -38,3 +38,10 @@ export function dialReadingSigmaDeg({
   const slopeMmPerDeg = (2 * dropMm) / halfSpanDeg
   return Math.hypot(wheelSigmaDeg, sigmaOfDivision(readToMm) / slopeMmPerDeg)
 }
+
+/** How far play in the bearings of rod and pin lets a piston stand otherwise, one sigma, mm. Common practice, no source. */
+export const PLAY_SIGMA_MM = 0.075
+
+/** How far one mm of play shifts the middle of a pair that was read turning one way: half of it over the slope there, the slope being twice the drop over
+ *  the half span. Degrees. Source: handbook 3. */
+export const playPerMmDeg = (halfSpanDeg: number, dropMm: number) => halfSpanDeg / (4 * dropMm)

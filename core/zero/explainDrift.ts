@@ -1,6 +1,7 @@
 import { makeSliderCrank, type SliderCrankSize } from '../kinematics'
 import { wheelDeg, wrapTo360, wrapToSigned180, type WheelDeg } from '../units'
 import type { ZeroReading } from './combineZero'
+import { playPerMmDeg } from './dialSigma'
 import { pinOffsetShift } from './pinOffsetShift'
 import { chiSquareLimit } from '../readings'
 
@@ -126,10 +127,9 @@ function offsetFits(pairs: readonly Pair[], size: Omit<SliderCrankSize, 'pinOffs
 
 function playFits(pairs: readonly Pair[]): Candidate[] {
   if (!pairs.some(({ oneWay }) => oneWay)) return []
-  // Half of play over slope, the slope being twice the drop over the half span.
   const fit = fitLine(
     pairs,
-    pairs.map(({ oneWay, halfSpanDeg, dropMm }) => (oneWay ? halfSpanDeg / (4 * dropMm) : 0)),
+    pairs.map(({ oneWay, halfSpanDeg, dropMm }) => (oneWay ? playPerMmDeg(halfSpanDeg, dropMm) : 0)),
   )
   return [{ cause: 'play', fit, chiSquare: fit.chiSquare, known: true }]
 }

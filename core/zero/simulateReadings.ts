@@ -1,27 +1,30 @@
-import type { FeelTool } from '../model/entry'
+import { scaleSigmaDeg } from '../degreeWheel'
+import type { FeelTool, WheelScale } from '../model/entry'
 import { makeSliderCrank, type SliderCrank, type SliderCrankSize } from '../kinematics'
 import { gaussian } from '../random'
-import { wrapTo360 } from '../units'
+import { degFromRad, radFromDeg, wrapTo360, wrapToSigned180 } from '../units'
 import { combineZero, type Zero, type ZeroReading } from './combineZero'
-import { dialReadingSigmaDeg } from './dialSigma'
+import { dialReadingSigmaDeg, PLAY_SIGMA_MM, playPerMmDeg } from './dialSigma'
 import { FEEL_SIGMA_DEG, meanOfDwells } from './meanOfDwells'
 import { pinOffsetShift } from './pinOffsetShift'
-import { sigmaOfDivision, tdcFromPair } from './tdcFromPair'
+import { pairSigmaDeg, sigmaOfDivision, tdcFromPair } from './tdcFromPair'
 
 /** An engine and its instruments as they are, which no reading shows exactly. */
 export interface SimulatedBench {
   readonly size: SliderCrankSize
   /** Where true TDC stands on the wheel. */
   readonly tdcDeg: number
-  readonly wheelDivisionDeg: number
+  readonly scale: WheelScale
   readonly dialDivisionMm: number
+  /** How far play lets the piston stand otherwise on the way down than on the way up, mm. */
+  readonly playMm?: number
   /** Gaussian of the division's own sigma, or rounded to the division. */
   readonly noise: 'gaussian' | 'rounded'
 }
 
 export interface SimulatedReader {
   readonly stop: (halfSpanDeg: number) => ZeroReading
-  readonly dial: (dropMm: number) => ZeroReading
+  readonly dial: (dropMm: number, approach?: 'eachWay' | 'oneWay') => ZeroReading
   readonly dwell: (tool: FeelTool, times: number) => ZeroReading
 }
 
@@ -31,19 +34,29 @@ export function makeReader(bench: SimulatedBench, random: () => number): Simulat
   const made = makeSliderCrank(bench.size)
   if (!made.ok) return undefined
   const crank = made.value
-  const wheelSigmaDeg = sigmaOfDivision(bench.wheelDivisionDeg)
+  const { scale } = bench
   const noisy = (value: number, division: number) =>
     bench.noise === 'gaussian'
       ? value + sigmaOfDivision(division) * gaussian(random)
       : Math.round(value / division) * division
-  const readWheel = (fromTdcDeg: number) => wrapTo360(noisy(bench.tdcDeg + fromTdcDeg, bench.wheelDivisionDeg))
+  // A dial read to a division stands anywhere within it.
+  const drawnMm = (mm: number) =>
+    bench.noise === 'gaussian' ? noisy(mm, bench.dialDivisionMm) : mm + bench.dialDivisionMm * (random() - 0.5)
+  const sigmaAt = (deg: number) => scaleSigmaDeg(scale, deg)
+  const readWheel = (fromTdcDeg: number) => {
+    const deg = bench.tdcDeg + fromTdcDeg
+    if (scale.kind !== 'rim') return wrapTo360(noisy(deg, scale.readToDeg))
+    const diameterMm = scale.circumferenceMm / Math.PI
+    const chordMm = noisy(diameterMm * Math.sin(radFromDeg(wrapToSigned180(deg) / 2)), scale.readToMm)
+    return wrapTo360(2 * degFromRad(Math.asin(Math.max(-1, Math.min(1, chordMm / diameterMm)))))
+  }
   const shiftOf = (halfSpanDeg: number) => pinOffsetShift(bench.size, halfSpanDeg) ?? 0
   const common = { cylinderId: 'cyl-1' }
   return {
     stop: (halfSpanDeg) => {
       const dropMm = crank.dropMm(halfSpanDeg)
       const [firstDeg, secondDeg] = [readWheel(at(crank, dropMm, 'before')), readWheel(at(crank, dropMm, 'after'))]
-      const found = tdcFromPair({ firstDeg, secondDeg, sigmaDeg: wheelSigmaDeg })
+      const found = tdcFromPair({ firstDeg, secondDeg, sigmaDeg: pairSigmaDeg(sigmaAt, firstDeg, secondDeg) })
       if (!found.ok) throw new Error(`Broken invariant: a stop at ${halfSpanDeg}°`)
       const wheelDeg = found.value.wheelDeg - shiftOf(found.value.halfSpanDeg)
       return {
@@ -55,10 +68,13 @@ export function makeReader(bench: SimulatedBench, random: () => number): Simulat
         wheelDeg,
       }
     },
-    dial: (dropMm) => {
-      const beforeDeg = readWheel(at(crank, noisy(dropMm, bench.dialDivisionMm), 'before'))
-      const afterDeg = readWheel(at(crank, noisy(dropMm, bench.dialDivisionMm), 'after'))
+    dial: (dropMm, approach = 'eachWay') => {
+      // Turning one way play holds the piston back behind the crank: half of it before the top, half after.
+      const late = approach === 'oneWay' ? (bench.playMm ?? 0) / 2 : 0
+      const beforeDeg = readWheel(at(crank, drawnMm(dropMm) - late, 'before'))
+      const afterDeg = readWheel(at(crank, drawnMm(dropMm) + late, 'after'))
       const half = wrapTo360(afterDeg - beforeDeg) / 2
+      const wheelSigmaDeg = pairSigmaDeg(sigmaAt, beforeDeg, afterDeg)
       const sigmaDeg = dialReadingSigmaDeg({ wheelSigmaDeg, readToMm: bench.dialDivisionMm, dropMm, halfSpanDeg: half })
       const found = tdcFromPair({ firstDeg: beforeDeg, secondDeg: afterDeg, sigmaDeg })
       if (!found.ok) throw new Error(`Broken invariant: a dial at ${dropMm} mm`)
@@ -72,7 +88,8 @@ export function makeReader(bench: SimulatedBench, random: () => number): Simulat
         wheelDeg,
         dropMm,
         halfSpanDeg: half,
-        approach: 'eachWay',
+        approach,
+        commonDeg: approach === 'oneWay' ? PLAY_SIGMA_MM * playPerMmDeg(half, dropMm) : undefined,
       }
     },
     dwell: (tool, times) => {
@@ -81,6 +98,7 @@ export function makeReader(bench: SimulatedBench, random: () => number): Simulat
         const [before, after] = [readWheel(feltDeg - 5), readWheel(feltDeg + 5)]
         return before + wrapTo360(after - before) / 2
       })
+      const wheelSigmaDeg = Math.max(sigmaAt(bench.tdcDeg - 5), sigmaAt(bench.tdcDeg + 5))
       const mean = meanOfDwells({ middlesDeg, tool, wheelSigmaDeg })
       if (!mean) throw new Error('Broken invariant: no dwell')
       return { ...common, entryId: `dwell ${tool}`, method: 'dwell', setUp: `dwell ${tool}`, ...mean }
@@ -96,11 +114,14 @@ export function shareHeld({
   random,
   noise,
   readings,
+  scale,
 }: {
   readonly trials: number
   readonly random: () => number
   readonly noise: SimulatedBench['noise']
   readonly readings: (reader: SimulatedReader, random: () => number) => readonly ZeroReading[]
+  /** What the wheel is; without it degree wheels of several divisions. */
+  readonly scale?: WheelScale
 }): number {
   let held = 0
   for (let i = 0; i < trials; i++) {
@@ -108,7 +129,8 @@ export function shareHeld({
     const bench: SimulatedBench = {
       size: { strokeMm, rodMm: strokeMm * (1.5 + 0.7 * random()), pinOffsetMm: random() < 0.5 ? 0 : 2 * random() - 1 },
       tdcDeg: 360 * random(),
-      wheelDivisionDeg: [0.25, 0.5, 1][Math.floor(3 * random())] ?? 1,
+      scale: scale ?? { kind: 'full', rises: 'running', readToDeg: [0.25, 0.5, 1][Math.floor(3 * random())] ?? 1 },
+      playMm: PLAY_SIGMA_MM * Math.abs(gaussian(random)),
       dialDivisionMm: random() < 0.5 ? 0.01 : 0.05,
       noise,
     }

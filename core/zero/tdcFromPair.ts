@@ -46,3 +46,7 @@ export function tdcFromPair(
 
 /** One sigma of a reading taken to the nearest division: division / sqrt(12), the spread of even rounding. */
 export const sigmaOfDivision = (division: number) => division / Math.sqrt(12)
+
+/** One sigma that stands for both readings of a pair where they are read unlike well: chords far from the datum are blunter. */
+export const pairSigmaDeg = (wheelSigmaAt: (deg: number) => number, firstDeg: number, secondDeg: number) =>
+  Math.hypot(wheelSigmaAt(firstDeg), wheelSigmaAt(secondDeg)) / Math.SQRT2

@@ -6,7 +6,7 @@ const reader = makeReader(
   {
     size: { strokeMm: 82, rodMm: 142, pinOffsetMm: 1 },
     tdcDeg: 200,
-    wheelDivisionDeg: 0.5,
+    scale: { kind: 'full', rises: 'running', readToDeg: 0.5 },
     dialDivisionMm: 0.01,
     noise: 'gaussian',
   },

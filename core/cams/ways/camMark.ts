@@ -31,11 +31,11 @@ export const camMarkLateness = ({
 export const camMark: CamWay<'camMark'> = {
   shaftOf: (_sheet, { shaftId }) => shaftId,
   thingOf: ({ shaftId }) => shaftId,
-  lateness: withZero(({ sheet, zero, wheelSigmaDeg }, { markId, wheelDeg }) => {
+  lateness: withZero(({ sheet, zero, wheelSigmaAt }, { markId, wheelDeg }) => {
     const mark = partsOf(sheet).mark(markId)
     return {
       latenessDeg: camMarkLateness({ wheelDeg, zero, poseDeg: markPoseDeg(sheet, mark) }),
-      sigmaDeg: Math.hypot(MARK_BY_EYE_SIGMA_DEG, wheelSigmaDeg, zero.sigmaDeg),
+      sigmaDeg: Math.hypot(MARK_BY_EYE_SIGMA_DEG, wheelSigmaAt(wheelDeg), zero.sigmaDeg),
     }
   }),
   leansOnWheel: true,

@@ -49,7 +49,7 @@ export interface CentreLateness extends CamLateness {
  *  middle is compared with the lobe's own at that lift; without, with the centre, and the ± holds flanks that are unlike. Pairs are weighed by
  *  how steep the lobe is there, and by how near the checking lift. Source: handbook 12. */
 export function latenessFromCentre(
-  { sheet, zero, wheelSigmaDeg }: ReadBy,
+  { sheet, zero, wheelSigmaAt }: ReadBy,
   cam: Cam,
   pairs: readonly LiftPair[],
 ): ReadLateness<CentreLateness> {
@@ -62,7 +62,8 @@ export function latenessFromCentre(
     const own = up === undefined || down === undefined ? 0 : (up + down) / 2
     // Without a lobe: a parabola of that height and width is steep enough to tell by.
     const slope = up === undefined ? liftMm / Math.max(half, 1) : Math.abs(profile?.slopeAt(up) ?? 0)
-    const sigmaDeg = Math.hypot(wheelSigmaDeg, DIAL_SIGMA_MM / Math.max(slope, 1e-4)) / Math.SQRT2
+    const sigmaDeg =
+      Math.hypot(wheelSigmaAt(upDeg), wheelSigmaAt(downDeg), (Math.SQRT2 * DIAL_SIGMA_MM) / Math.max(slope, 1e-4)) / 2
     return {
       middleDeg: middleDeg - own,
       sigmaDeg,

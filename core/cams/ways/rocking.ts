@@ -73,7 +73,7 @@ export function latenessFromRocking(
 
 /** Lateness from where on the wheel both valves stand equally open, against where the book's lobes do: "so many degrees past rocking". */
 export function latenessFromEqualLift(
-  { sheet, zero, wheelSigmaDeg }: ReadBy,
+  { sheet, zero, wheelSigmaAt }: ReadBy,
   pair: Pair,
   wheelDeg: number,
   eventSigmaDeg: number,
@@ -92,7 +92,7 @@ export function latenessFromEqualLift(
   const overlap = (camSpec(sheet, pair.inlet).centreOnCycleDeg ?? 0) + at.inlet
   return {
     latenessDeg: wrapToSigned(wheelDeg - zero.wheelDeg - overlap + equalDeg, 360),
-    sigmaDeg: withShape(Math.hypot(eventSigmaDeg, wheelSigmaDeg, zero.sigmaDeg), shapeDeg),
+    sigmaDeg: withShape(Math.hypot(eventSigmaDeg, wheelSigmaAt(wheelDeg), zero.sigmaDeg), shapeDeg),
     ...openBy(family, shapeDeg, undefined),
   }
 }

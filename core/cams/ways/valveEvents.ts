@@ -2,6 +2,7 @@ import type { Cam } from '../../model/buildSheet'
 import { entryShape } from '../../model/entryShape'
 import * as field from '../../model/fields'
 import { wrapToSigned } from '../../units'
+import { pairSigmaDeg } from '../../zero/tdcFromPair'
 import { camSpec, eventLiftMm } from '../camSpec'
 import { convertEvent, type Flank } from '../profile'
 import { camOf, onLobe } from './ofCam'
@@ -40,7 +41,7 @@ export interface EventsLateness extends CamLateness {
 /** Lateness from an opening and a closing. Read at another lift than the book's they are converted through the lobe, with what that may be wrong
  *  by; without a lobe they are refused and never compared. Source: handbook 12. */
 export function latenessFromEvents(
-  { sheet, zero, wheelSigmaDeg }: ReadBy,
+  { sheet, zero, wheelSigmaAt }: ReadBy,
   cam: Cam,
   read: EventRead,
   eventSigmaDeg: number,
@@ -61,7 +62,7 @@ export function latenessFromEvents(
     wrapToSigned(wheelDeg - zero.wheelDeg + laterDeg - firing - specDeg, 360)
   const opensLateDeg = late(read.opensWheelDeg, opening?.laterDeg ?? 0, openAt - figures.opens.value)
   const closesLateDeg = late(read.closesWheelDeg, closing?.laterDeg ?? 0, closeAt + figures.closes.value)
-  const one = Math.hypot(eventSigmaDeg, wheelSigmaDeg)
+  const one = Math.hypot(eventSigmaDeg, pairSigmaDeg(wheelSigmaAt, read.opensWheelDeg, read.closesWheelDeg))
   const converted = (opening?.sigmaDeg ?? 0) + (closing?.sigmaDeg ?? 0)
   return {
     opensLateDeg,

@@ -30,8 +30,8 @@ export interface ReadBy {
   readonly sheet: BuildSheet
   /** Where true TDC of the zero cylinder stands on the wheel, and its sigma. */
   readonly zero: { readonly wheelDeg: number; readonly sigmaDeg: number }
-  /** Of one reading of the wheel. */
-  readonly wheelSigmaDeg: number
+  /** One sigma of one reading of the wheel, at that place of it. */
+  readonly wheelSigmaAt: (wheelDeg: number) => number
 }
 /** The same, where the zero is not known yet. */
 export type ReadByNow = Omit<ReadBy, 'zero'> & { readonly zero: ReadBy['zero'] | undefined }

@@ -1,8 +1,8 @@
 import { entryShape } from '../../model/entryShape'
 import * as field from '../../model/fields'
 import { wrapToSigned180 } from '../../units'
-import { dialReadingSigmaDeg } from '../dialSigma'
-import { tdcFromPair } from '../tdcFromPair'
+import { dialReadingSigmaDeg, PLAY_SIGMA_MM, playPerMmDeg } from '../dialSigma'
+import { pairSigmaDeg, tdcFromPair } from '../tdcFromPair'
 import { nameSetUps } from './setUps'
 import type { ZeroWay } from './way'
 
@@ -19,12 +19,12 @@ export const dialPairShape = entryShape(
 )
 
 export const dialPair: ZeroWay<'dialPair'> = {
-  readings: (found, { wheelSigmaDeg, dialReadToMm }) => {
+  readings: (found, { wheelSigmaAt, dialReadToMm }) => {
     const setUpOf = nameSetUps('dial')
     return found.flatMap(({ id, cylinderId, beforeDeg, afterDeg, dropMm, approach }) => {
       const halfDeg = Math.abs(wrapToSigned180(afterDeg - beforeDeg)) / 2
       const sigmaDeg = dialReadingSigmaDeg({
-        wheelSigmaDeg,
+        wheelSigmaDeg: pairSigmaDeg(wheelSigmaAt, beforeDeg, afterDeg),
         readToMm: dialReadToMm,
         dropMm,
         halfSpanDeg: Math.max(halfDeg, 0.5),
@@ -32,7 +32,8 @@ export const dialPair: ZeroWay<'dialPair'> = {
       const tdc = tdcFromPair({ firstDeg: beforeDeg, secondDeg: afterDeg, sigmaDeg })
       if (!tdc.ok) return []
       const setUp = setUpOf(cylinderId, tdc.value.halfSpanDeg)
-      return [{ entryId: id, method: 'dial', cylinderId, setUp, ...tdc.value, dropMm, approach }]
+      const commonDeg = approach === 'oneWay' ? PLAY_SIGMA_MM * playPerMmDeg(tdc.value.halfSpanDeg, dropMm) : undefined
+      return [{ entryId: id, method: 'dial', cylinderId, setUp, ...tdc.value, dropMm, approach, commonDeg }]
     })
   },
   samples: [{ kind: 'dialPair', cylinderId: 'cyl-1', dropMm: 5, beforeDeg: 340, afterDeg: 30, approach: 'oneWay' }],

@@ -20,7 +20,7 @@ export const LEAST_DWELL_DEG = 1
 
 /** All dwells of one tool on one cylinder are one reading: their mean. */
 export const dwell: ZeroWay<'dwell'> = {
-  readings: (found, { wheelSigmaDeg }) => {
+  readings: (found, { wheelSigmaAt }) => {
     const groups = new Map<string, { last: Found<'dwell'>; middlesDeg: number[] }>()
     for (const one of found) {
       const { cylinderId, tool, beforeDeg, afterDeg } = one
@@ -35,10 +35,11 @@ export const dwell: ZeroWay<'dwell'> = {
       ([
         setUp,
         {
-          last: { id, cylinderId, tool },
+          last: { id, cylinderId, tool, beforeDeg, afterDeg },
           middlesDeg,
         },
       ]) => {
+        const wheelSigmaDeg = Math.max(wheelSigmaAt(beforeDeg), wheelSigmaAt(afterDeg))
         const mean = meanOfDwells({ middlesDeg, tool, wheelSigmaDeg })
         return mean ? [{ entryId: id, method: 'dwell', cylinderId, setUp, ...mean }] : []
       },

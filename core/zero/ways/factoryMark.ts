@@ -15,7 +15,7 @@ export const FACTORY_MARK_SIGMA_DEG = 0.5
 
 /** A mark that claims a place is tested as one; castings, assembly marks and unknown ones claim nothing. */
 export const factoryMark: ZeroWay<'factoryMark'> = {
-  readings: (found, { sheet, wheelSigmaDeg }) => {
+  readings: (found, { sheet, wheelSigmaAt }) => {
     const silent = new Set(
       sheet.rimMarks.filter(({ cutFor }) => ['assembly', 'casting', 'unknown'].includes(cutFor)).map(({ id }) => id),
     )
@@ -26,7 +26,7 @@ export const factoryMark: ZeroWay<'factoryMark'> = {
         method: 'factoryMark',
         cylinderId,
         wheelDeg: wheelDeg - claimDeg,
-        sigmaDeg: Math.hypot(FACTORY_MARK_SIGMA_DEG, wheelSigmaDeg),
+        sigmaDeg: Math.hypot(FACTORY_MARK_SIGMA_DEG, wheelSigmaAt(wheelDeg)),
         setUp: 'factoryMark',
       }))
   },

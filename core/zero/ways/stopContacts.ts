@@ -1,6 +1,6 @@
 import { entryShape } from '../../model/entryShape'
 import * as field from '../../model/fields'
-import { tdcFromPair } from '../tdcFromPair'
+import { pairSigmaDeg, tdcFromPair } from '../tdcFromPair'
 import { nameSetUps } from './setUps'
 import type { ZeroWay } from './way'
 
@@ -11,10 +11,10 @@ export const stopContactsShape = entryShape('stopContacts', 'A positive stop, me
 })
 
 export const stopContacts: ZeroWay<'stopContacts'> = {
-  readings: (found, { wheelSigmaDeg }) => {
+  readings: (found, { wheelSigmaAt }) => {
     const setUpOf = nameSetUps('positiveStop')
     return found.flatMap(({ id, cylinderId, firstDeg, secondDeg }) => {
-      const tdc = tdcFromPair({ firstDeg, secondDeg, sigmaDeg: wheelSigmaDeg })
+      const tdc = tdcFromPair({ firstDeg, secondDeg, sigmaDeg: pairSigmaDeg(wheelSigmaAt, firstDeg, secondDeg) })
       if (!tdc.ok) return []
       const setUp = setUpOf(cylinderId, tdc.value.halfSpanDeg)
       return [{ entryId: id, method: 'positiveStop', cylinderId, setUp, ...tdc.value }]

@@ -5,8 +5,8 @@ import type { ZeroReading } from '../combineZero'
 /** What readings of one setting of the degree wheel are worked out with. */
 export interface ZeroFrame {
   readonly sheet: BuildSheet
-  /** Of one reading of the wheel. */
-  readonly wheelSigmaDeg: number
+  /** One sigma of one reading of the wheel, at that place of it. */
+  readonly wheelSigmaAt: (wheelDeg: number) => number
   readonly dialReadToMm: number
 }
 

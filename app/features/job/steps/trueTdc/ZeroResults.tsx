@@ -50,6 +50,12 @@ export function ZeroResults() {
           <ReadingsChart />
         </Suspense>
       )}
+      {zero.playDeg > 0.3 * zero.plusMinusDeg && (
+        <p className="warn">
+          {fixed(zero.playDeg, 1)}° of that ± is play in the bearings: pairs were read turning one way. Come to each
+          drop from each way, and it goes.
+        </p>
+      )}
       {zero.widenedBy === 'scatter' && (
         <p className="warn">
           They scatter more than their own ± allows, so the ± is taken from the scatter, with Student’s factor for so

@@ -1,6 +1,6 @@
 import { scaleSigmaDeg } from '@link-count/core/degreeWheel'
 import { DEFAULT_SCALE } from '@link-count/core/ledger'
-import { tdcFromPair } from '@link-count/core/zero'
+import { pairSigmaDeg, tdcFromPair } from '@link-count/core/zero'
 import { useWheelField } from '../../../../ui/fields'
 import { useBench } from '../../JobContext'
 
@@ -13,13 +13,14 @@ export function usePair(key: string, leastSpanDeg?: number) {
     first.value === undefined || second.value === undefined
       ? undefined
       : { firstDeg: first.value, secondDeg: second.value }
-  const sigmaDeg = scaleSigmaDeg(state.degreeWheel ?? DEFAULT_SCALE)
+  const scale = state.degreeWheel ?? DEFAULT_SCALE
+  const sigmaDeg = both && pairSigmaDeg((deg) => scaleSigmaDeg(scale, deg), both.firstDeg, both.secondDeg)
   return {
     first,
     second,
     fields: [first, second] as const,
     both,
-    found: both && tdcFromPair({ ...both, sigmaDeg }, leastSpanDeg),
+    found: both && sigmaDeg !== undefined ? tdcFromPair({ ...both, sigmaDeg }, leastSpanDeg) : undefined,
     typed: [
       { field: 'first', text: first.text },
       { field: 'second', text: second.text },
