@@ -45,6 +45,8 @@ export const storeVersions: readonly StoreVersion[] = [
   { version: 6, name: '006-summaries', stores: { ...stores, summaries: summaryIndexes }, up: {}, file: 5 },
   // A count says from and to which tooth it was taken. One of before was taken to the mark.
   { version: 7, name: '007-true-numbers', stores: { ...stores, summaries: summaryIndexes }, up: {}, file: 6 },
+  // Teeth counted between gears, guides that are arcs: nothing of before changes.
+  { version: 8, name: '008-gears-and-guides', stores: { ...stores, summaries: summaryIndexes }, up: {}, file: 7 },
 ]
 
 /** Bank axes say how far they are trusted; layout and marks of the rim are on the sheet. */

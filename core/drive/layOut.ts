@@ -115,10 +115,27 @@ function place(sheet: BuildSheet, loop: Loop, { inside, pitchMm }: Lay) {
     const { kind, shaftId, teeth } = member
     const driven = shaft !== undefined && shaft.kind !== 'idler'
     const side = sideOf(passed, inside)
-    return [{ memberId, kind, shaftId, driven, teeth: teeth?.value, radiusMm: radiusMm ?? 0, side, centre }]
+    const ends = endsOf(member, side)
+    return [
+      {
+        ...(ends ? { ends } : {}),
+        memberId,
+        kind,
+        shaftId,
+        driven,
+        teeth: teeth?.value,
+        radiusMm: radiusMm ?? 0,
+        side,
+        centre,
+      },
+    ]
   })
   return { members, gaps }
 }
+
+/** Where an arc starts and ends as the loop travels over it. */
+const endsOf = ({ arc }: Member, side: 1 | -1): readonly [number, number] | undefined =>
+  arc && (side > 0 ? [arc.fromDeg.value, arc.toDeg.value] : [arc.toDeg.value, arc.fromDeg.value])
 
 /** To the pin or pitch line: by its teeth, else what was measured and what has to be added to it. */
 function radiusOf({ kind }: Loop, { teeth, radiusMm, allowanceMm }: Member, pitchMm: number): number | undefined {

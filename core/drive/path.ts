@@ -1,19 +1,14 @@
-import {
-  directionDeg,
-  polar,
-  SAME_ANGLE_DEG,
-  tangentBetween,
-  type PassedCircle,
-  type Point,
-  type Tangent,
-} from '../geometry'
+import { directionDeg, polar, SAME_ANGLE_DEG, type PassedCircle, type Point, type Tangent } from '../geometry'
 import { err, ok, type Result } from '../result'
+import { angleAbout, contacts, meetArcs, type Touches } from './arcs'
 import { wrapTo360 } from '../units'
 
 export interface PathMember extends PassedCircle {
   readonly memberId: string
   /** Undefined for a plain idler, guide or tensioner. */
   readonly teeth?: number | undefined
+  /** Of a guide that is an arc and no circle: where it starts and ends as the loop travels over it, degrees about its centre. */
+  readonly ends?: readonly [number, number] | undefined
 }
 
 interface Stretch {
@@ -58,26 +53,24 @@ export type PathError =
  *  Source: tangents of directed circles; the turning of a closed loop is one whole turn. */
 export function solvePath(members: readonly PathMember[], pitchMm: number): Result<Path, PathError> {
   if (members.length < 2) return err({ code: 'tooFewMembers' })
-  const tangents: Tangent[] = []
-  for (const [i, member] of members.entries()) {
-    const next = members[(i + 1) % members.length] as PathMember
-    const tangent = tangentBetween(member, next)
-    if (!tangent.ok) {
-      return err({
-        code: 'membersTooClose',
-        memberIds: [member.memberId, next.memberId],
-        shortMm: tangent.error.shortMm,
-      })
-    }
-    tangents.push(tangent.value)
-  }
+  const met = meetArcs(members)
+  if (!met.ok) return met
+  const { tangents, touches } = met.value
   const wraps = members.map((member, i) => wrapOf(member, tangents.at(i - 1) as Tangent, tangents[i] as Tangent))
   const turning = members.reduce((sum, { side }, i) => sum + side * (wraps[i] ?? 0), 0)
   if (Math.abs(Math.abs(turning) - 360) > 0.01) {
     const widest = wraps.indexOf(Math.max(...wraps))
     return err({ code: 'notTouched', memberId: members[widest]?.memberId ?? '' })
   }
-  return ok(joinPieces(members, tangents, wraps, pitchMm))
+  const arcs = members.map((member, i) => {
+    const [arriving, leaving] = [tangents.at(i - 1) as Tangent, tangents[i] as Tangent]
+    const wrap = wraps[i] ?? 0
+    if (!member.ends) return { fromDeg: angleAbout(member, arriving.to), wrap }
+    const [from, to] = contacts(member, touches[i] as Touches, arriving, leaving)
+    const over = wrapTo360(member.side * (to - from))
+    return { fromDeg: from, wrap: over > 360 - SAME_ANGLE_DEG ? 0 : over }
+  })
+  return ok(joinPieces(members, tangents, arcs, pitchMm))
 }
 
 function wrapOf({ side }: PathMember, arriving: Tangent, leaving: Tangent): number {
@@ -88,18 +81,16 @@ function wrapOf({ side }: PathMember, arriving: Tangent, leaving: Tangent): numb
 function joinPieces(
   members: readonly PathMember[],
   tangents: readonly Tangent[],
-  wraps: readonly number[],
+  arcs: readonly { readonly fromDeg: number; readonly wrap: number }[],
   pitchMm: number,
 ): Path {
   const pieces: PathPiece[] = []
   let startPitches = 0
   members.forEach((member, i) => {
-    const arriving = tangents.at(i - 1) as Tangent
     const leaving = tangents[i] as Tangent
-    const wrap = wraps[i] ?? 0
+    const { fromDeg = 0, wrap = 0 } = arcs[i] ?? {}
     const { memberId, centre, radiusMm, side, teeth } = member
     const arcPitches = teeth ? (wrap * teeth) / 360 : (wrap * Math.PI * radiusMm) / 180 / pitchMm
-    const fromDeg = directionDeg({ x: arriving.to.x - centre.x, y: arriving.to.y - centre.y })
     pieces.push({
       kind: 'arc',
       memberId,

@@ -1,3 +1,4 @@
+export * from './arcFromEnds'
 export * from './tolerance'
 export * from './point'
 export * from './tangent'

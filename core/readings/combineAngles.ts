@@ -1,5 +1,5 @@
 import { wrapToSigned180 } from '../units'
-import { chiSquareLimit, studentFactor } from './student'
+import { chiSquareLimit, studentFactor, withinSigmas } from './student'
 
 /** One reading of an angle on one turn. */
 export interface AngleReading {
@@ -124,7 +124,8 @@ function worstOf<T extends AngleReading>(used: readonly T[]): T | undefined {
   }
   // Leaving one out needs no second pass: its part is taken off the sums.
   let worst: T | undefined
-  let most = AGREE_SIGMAS
+  // Of more readings the worst lies further off by chance.
+  let most = withinSigmas(used.length)
   for (const { one, weight, off } of parts) {
     const rest = { deg: about + (shift - weight * off) / (total - weight), sigmaDeg: 1 / Math.sqrt(total - weight) }
     const sigmas = standsOff(one, rest)

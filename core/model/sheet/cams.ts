@@ -9,17 +9,17 @@ export const camSchema = z.strictObject({
   shaftId: field.id('The camshaft it is on'),
   cylinderId: field.id('The cylinder whose valve it works'),
   valve: field.oneOf('Which valve', ['inlet', 'exhaust']),
-  opensDeg: trusted(z.number().min(-90).max(180))
+  opensDeg: trusted(z.number().min(-180).max(180))
     .optional()
     .describe('As printed, crank degrees: an inlet before TDC, an exhaust before BDC; minus = after'),
-  closesDeg: trusted(z.number().min(-90).max(180))
+  closesDeg: trusted(z.number().min(-180).max(180))
     .optional()
     .describe('As printed, crank degrees: an inlet after BDC, an exhaust after TDC; minus = before'),
   checkingLiftMm: trustedMm(0, 50).optional().describe('The lift at which those are told, mm'),
   durationDeg: trusted(z.number().min(90).max(400))
     .optional()
     .describe('Open for so long at the checking lift, crank degrees'),
-  centreDeg: trusted(z.number().min(40).max(180))
+  centreDeg: trusted(z.number().min(40).max(190))
     .optional()
     .describe('Lobe centre as printed, crank degrees: of an inlet after overlap TDC, of an exhaust before it'),
   topLiftMm: trustedMm(0, 100).optional().describe('The most it lifts, mm'),

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import * as field from '../fields'
-import { finiteSchema, nameSchema, ratioSchema, teethSchema, trusted, trustedMm } from '../primitives'
+import { finiteSchema, nameSchema, ratioSchema, teethSchema, trusted, trustedDegSchema, trustedMm } from '../primitives'
 import { positionSchema } from './position'
 
 export const shaftSchema = z.strictObject({
@@ -35,7 +35,14 @@ export const memberSchema = z.strictObject({
     .describe(
       'What has to be added to that radius to come to the pin or pitch line, mm: half a plate’s height, the back of a belt',
     ),
-  position: positionSchema.optional().describe('Of one without a shaft: where it stands'),
+  position: positionSchema.optional().describe('Of one without a shaft: where it stands; of an arc its centre'),
+  arc: z
+    .strictObject({
+      fromDeg: trustedDegSchema.describe('Where it starts, degrees counter-clockwise from +x about its centre'),
+      toDeg: trustedDegSchema.describe('Where it ends, counter-clockwise from there'),
+    })
+    .optional()
+    .describe('Of a guide that is an arc and no circle: its two ends'),
 })
 
 /** A painted link or printed line of a loop. */

@@ -2,6 +2,7 @@ import { sheetLimits, type Member } from '@link-count/core/model'
 import { removeMember } from '../../bendDrive'
 import { PlaceFields } from '../../PlaceFields'
 import { patchMember, withValue } from '../../sheetChanges'
+import { GuideArc } from './GuideArc'
 import { useSheetEditor } from '../../SheetEditor'
 import { MmField, WholeField } from '../../TrustedField'
 
@@ -43,7 +44,8 @@ export function PlainMember({ member }: { readonly member: Member }) {
           />
         </>
       )}
-      {!floats && (
+      {member.kind === 'guide' && <GuideArc member={member} />}
+      {!floats && !member.arc && (
         <PlaceFields
           id={member.id}
           name={member.name}
