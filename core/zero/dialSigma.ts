@@ -40,7 +40,9 @@ export function dialReadingSigmaDeg({
 }
 
 /** How far play in the bearings of rod and pin lets a piston stand otherwise, one sigma, mm. Common practice, no source. */
-export const PLAY_SIGMA_MM = 0.075
+export const USUAL_PLAY_MM = 0.075
+/** The same with what the rule for the slope may be wrong by at small drops. */
+export const PLAY_SIGMA_MM = 0.08
 
 /** How far one mm of play shifts the middle of a pair that was read turning one way: half of it over the slope there, the slope being twice the drop over
  *  the half span. Degrees. Source: handbook 3. */

@@ -4,7 +4,7 @@ import { makeSliderCrank, type SliderCrank, type SliderCrankSize } from '../kine
 import { gaussian } from '../random'
 import { degFromRad, radFromDeg, wrapTo360, wrapToSigned180 } from '../units'
 import { combineZero, type Zero, type ZeroReading } from './combineZero'
-import { dialReadingSigmaDeg, PLAY_SIGMA_MM, playPerMmDeg } from './dialSigma'
+import { dialReadingSigmaDeg, PLAY_SIGMA_MM, playPerMmDeg, USUAL_PLAY_MM } from './dialSigma'
 import { FEEL_SIGMA_DEG, meanOfDwells } from './meanOfDwells'
 import { pinOffsetShift } from './pinOffsetShift'
 import { pairSigmaDeg, sigmaOfDivision, tdcFromPair } from './tdcFromPair'
@@ -130,7 +130,7 @@ export function shareHeld({
       size: { strokeMm, rodMm: strokeMm * (1.5 + 0.7 * random()), pinOffsetMm: random() < 0.5 ? 0 : 2 * random() - 1 },
       tdcDeg: 360 * random(),
       scale: scale ?? { kind: 'full', rises: 'running', readToDeg: [0.25, 0.5, 1][Math.floor(3 * random())] ?? 1 },
-      playMm: PLAY_SIGMA_MM * Math.abs(gaussian(random)),
+      playMm: USUAL_PLAY_MM * Math.abs(gaussian(random)),
       dialDivisionMm: random() < 0.5 ? 0.01 : 0.05,
       noise,
     }

@@ -108,9 +108,7 @@ function JobBench({ view }: { view: JobView }) {
         {asking}
         {dialog === 'ledger' && <LedgerDialog onClose={() => setDialog(undefined)} />}
         {dialog === 'help' && <HelpDialog onClose={() => setDialog(undefined)} />}
-        {screen.benchMode && shown && (
-          <BenchMode step={shown.step} counting={counted?.live ?? false} onLeave={() => setBenchMode(false)} />
-        )}
+        {screen.benchMode && shown && <BenchMode step={shown.step} onLeave={() => setBenchMode(false)} />}
       </div>
     </BenchProvider>
   )

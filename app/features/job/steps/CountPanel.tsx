@@ -1,12 +1,12 @@
 import { Button, NativeSelect } from '@mantine/core'
 import { useState } from 'react'
 import { markSeat } from '@link-count/core/drive'
-import type { CountRule, EntryOf } from '@link-count/core/model'
+import type { CountRule } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { useDraft, type Draft } from '../../../ui/fields'
 import { showNotice } from '../../../ui/notice'
 import { nounsOf, sectionEndWords } from '../../../ui/wording'
-import { countDraftKey, ruleDraftKey } from '../countKeys'
+import { countDraftKey, lastRule, ruleDraftKey } from '../countKeys'
 import { countablesOf, inHandOf, phaseOf, sectionDraftKey, type Countable } from '../countSection'
 import { useBench } from '../JobContext'
 import { LoopMoves } from './LoopMoves'
@@ -148,11 +148,10 @@ function Counter({
         className="counter"
         onClick={() => count.setText(String(n + 1))}
         disabled={writing}
-        aria-label={writing ? `${n}, being written down` : `${n} counted. Touch for each ${unit}`}
         data-counter
       >
-        <span className="reading">{n}</span>
-        <small>{writing ? 'being written down' : `touch or space for each ${unit}`}</small>
+        <span className="reading">{n}</span>{' '}
+        <small>{writing ? 'being written down' : `counted. Touch for each ${unit}`}</small>
       </button>
       <div className="row">
         <Button variant="quiet" onClick={() => count.setText(String(Math.max(0, n - 1)))} disabled={n === 0}>
@@ -189,9 +188,4 @@ function SectionChoice({
       }))}
     />
   )
-}
-
-function lastRule(live: readonly { kind: string }[]): string {
-  const last = live.findLast((entry): entry is EntryOf<'count'> => entry.kind === 'count')
-  return last?.rule ?? ''
 }
