@@ -1,3 +1,4 @@
+import { explained } from '../app/ui/wording/words'
 import { existsSync, readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { expect, test } from 'vitest'
@@ -79,4 +80,10 @@ test('the count worked by hand in the page on the file format comes to what Link
   expect(said).toMatchObject({ foundPitches: found, pitchesOut: over, latenessDeg: over * tooth, layTeeth: 1 })
   for (const words of ['26.5 pitches', 'one pitch too few', '18° at the crank'])
     expect(read('docs/file-format.md')).toContain(words)
+})
+
+test('the glossary explains every word as the screen does', () => {
+  const page = read('docs/glossary.md')
+  for (const [word, meaning] of Object.entries(explained))
+    expect(page).toMatch(new RegExp(`^\\| ${word} +\\| ${meaning.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')} +\\|`, 'm'))
 })

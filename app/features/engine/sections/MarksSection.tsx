@@ -20,7 +20,7 @@ export function MarksSection() {
   return (
     <Section
       title="Marks and the timing position"
-      lead="The pose is where the marks meet. It belongs to this engine: firing TDC, overlap TDC, or some other place."
+      lead="The timing position is where the marks meet. It belongs to this engine: firing TDC, overlap TDC, or some other place."
     >
       <Choice
         label="The marks are cut for"
@@ -49,7 +49,7 @@ export function MarksSection() {
           example="360°"
           limits={sheetLimits('referencePose', 'crankDeg')}
           id="pose"
-          label="The pose, crank degrees after firing TDC of 1"
+          label="The timing position, crank degrees after firing TDC of 1"
           value={pose.crankDeg}
           change={(value) => (s) => (value ? { ...s, referencePose: { ...s.referencePose, crankDeg: value } } : s)}
         />

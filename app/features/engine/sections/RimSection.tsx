@@ -10,6 +10,7 @@ import { patchRimMark, withValue } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
 import { MmField, TrustChoice } from '../TrustedField'
 import { Section } from './Section'
+import { Word } from '../../../ui/Word'
 import './RimSection.css'
 
 /** The rim of the crank, the marks that were found on it and what became of their claims. */
@@ -79,7 +80,13 @@ function MarkLine({ mark }: { mark: RimMark }) {
         <strong>{mark.name}</strong>
         {mark.where && `, ${mark.where}`}, seen from the {sheet.sides[mark.seenFrom]}
         <p className={decoy ? 'brass' : 'soft'}>
-          {decoy ? 'Decoy: cut for ' : 'Cut for '}
+          {decoy ? (
+            <>
+              <Word of="decoy" as="Decoy" />: cut for{' '}
+            </>
+          ) : (
+            'Cut for '
+          )}
           {cutForWords[mark.cutFor]}
           {claimDeg && `, ${claimWords(mark, sheet)}`}
           {error && `; ${error}`}. On the crank: at its pointer once every turn.

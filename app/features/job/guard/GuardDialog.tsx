@@ -7,6 +7,7 @@ import { Camshafts } from './Camshafts'
 import { RegisterForm } from './RegisterForm'
 import { ReliefForm } from './ReliefForm'
 import { Settle } from './Settle'
+import { Word } from '../../../ui/Word'
 
 /** Everything that holds the engine, what would free each, what nobody knows and has to be looked at, and the register. */
 export function GuardDialog({ onClose }: { readonly onClose: () => void }) {
@@ -52,7 +53,15 @@ export function GuardDialog({ onClose }: { readonly onClose: () => void }) {
         <RegisterForm />
         {sheet.interference.value !== 'no' && <ReliefForm />}
         <Camshafts />
-        <p className="soft">The maker’s manual, the rules of this place and licensed people come before this guard.</p>
+        <p className="soft">
+          The maker’s manual, the rules of this place and licensed people come before this <Word of="guard" />.
+          {guard.verdict === 'trim' && (
+            <>
+              {' '}
+              What is a <Word of="trim" />?
+            </>
+          )}
+        </p>
       </div>
     </Dialog>
   )

@@ -173,7 +173,7 @@ function openExpected(
     formula:
       expected?.from === 'book'
         ? 'The count that stands on the build sheet.'
-        : 'From mark to mark along the run, in the reference pose: what is wrapped round each sprocket or pulley in teeth, each straight run over the pitch. Found less expected, rounded, is whole teeth; the rest is lateness.',
+        : 'From mark to mark along the run, in the timing position: what is wrapped round each sprocket or pulley in teeth, each straight run over the pitch. Found less expected, rounded, is whole teeth; the rest is lateness.',
     source:
       expected?.from === 'book'
         ? 'The build sheet'

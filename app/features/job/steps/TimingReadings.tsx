@@ -13,6 +13,7 @@ import { camWayPanels } from '../ways/cam'
 import { CountPanel } from './CountPanel'
 import { MeshCount } from './MeshCount'
 import { Fold } from '../../../ui/Fold'
+import { Word } from '../../../ui/Word'
 
 const { camMark: CamMarkWay, ...byOtherWays } = camWayPanels
 const others = Object.entries(byOtherWays) as [CamWayKind, (typeof camWayPanels)[CamWayKind]][]
@@ -88,7 +89,9 @@ export function TimingReadings({
           ) : timing.proved ? (
             <span className="proved">proved</span>
           ) : (
-            <span className="soft">read, one witness</span>
+            <span className="soft">
+              read, one <Word of="witness" />
+            </span>
           )}
         </p>
       )}

@@ -21,7 +21,7 @@ export function LoopSection({ loop }: { readonly loop: Loop }) {
   return (
     <Section
       title={loop.name}
-      lead="Wheels in the order the loop meets them, running, from its driver along the slack run. Marks are read in the reference pose."
+      lead="Sprockets or pulleys in the order the loop meets them, running, from its driver along the slack run. Marks are read in the timing position."
     >
       <Choice
         label={`${loop.name} is a`}

@@ -6,6 +6,7 @@ import { fixed } from '@link-count/core/units'
 import { wheelAsSeen, ZeroFigure } from '../../../../ui/job'
 import { driftWords, lacksWords, methodWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
+import { Word } from '../../../../ui/Word'
 import './ZeroResults.css'
 
 const ReadingsChart = lazy(() => import('./ReadingsChart'))
@@ -74,8 +75,8 @@ export function ZeroResults() {
       ) : (
         !zero.proved && (
           <p className="soft">
-            A second witness would prove it: the stop at another depth, so that the contacts move by more than 3°, pairs
-            by the dial, or a mark that agrees.
+            A second <Word of="witness" /> would prove it: the stop at another depth, so that the contacts move by more
+            than 3°, pairs by the dial, or a mark that agrees.
           </p>
         )
       )}

@@ -10,6 +10,7 @@ import { TurnTo } from '../../TurnTo'
 import { wheelAt } from '../../turnPlan'
 import { wheelAsSeen } from '../../../../ui/job'
 import { CycleWalk } from '../twoTurns/CycleWalk'
+import { Word } from '../../../../ui/Word'
 
 interface Look {
   readonly evidence: Evidence
@@ -182,7 +183,9 @@ function HalfResult({ name }: { name: string }) {
       {half.known === 'proved' ? (
         <span className="proved">proved</span>
       ) : (
-        <span className="soft">read: one witness. A second, of another kind, would prove it.</span>
+        <span className="soft">
+          read: one <Word of="witness" />. A second, of another kind, would prove it.
+        </span>
       )}
     </p>
   )

@@ -6,6 +6,7 @@ import { useDialPlace } from './useDialPlace'
 import { useLobeChoice } from './useLobeChoice'
 import type { CamWayProps } from './way'
 import { WayFoot } from './WayFoot'
+import { Word } from '../../../../ui/Word'
 
 /** Lift of one valve with the crank at overlap TDC. */
 export function TdcLiftWay({ step, shaft, phase }: CamWayProps) {
@@ -19,7 +20,9 @@ export function TdcLiftWay({ step, shaft, phase }: CamWayProps) {
   const read = liftMm === undefined ? undefined : ({ kind: 'tdcLift', camId: cam.id, phase, liftMm } as const)
   return (
     <div className="stack">
-      <p>With the crank at overlap TDC, both valves a little open: how far is this one off its seat?</p>
+      <p>
+        With the crank at <Word of="overlap TDC" />, both valves a little open: how far is this one off its seat?
+      </p>
       {choice}
       {dial.choice}
       <LengthInput
