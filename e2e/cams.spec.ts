@@ -2,25 +2,9 @@ import { expect, test, type Page } from '@playwright/test'
 import { MouseHand } from './actor'
 import { beginEngine, startSafely } from './beginEngine'
 import { countTo, stagedTeeth } from './countTo'
+import { zeroAtFive } from './zeroAtFive'
 
 const FREE = 'no, free-running'
-
-/** Stops at 340 and 30, 330 and 40: TDC at 5 on the wheel. */
-async function zeroAtFive(actor: MouseHand) {
-  await actor.press(/^True TDC/)
-  await actor.press('Wheel is fitted')
-  for (const [first, second] of [
-    ['340', '30'],
-    ['330', '40'],
-  ] as const) {
-    await actor.press(/^Stop (is )?in/)
-    await actor.write(/^First contact/, first)
-    await actor.write(/^Second contact/, second)
-    await actor.press('Write both down')
-    await actor.press('Stop is out')
-  }
-  await expect(actor.page.locator('.step-panel .result').first()).toContainText('proved')
-}
 
 /** One cylinder, its cam on gears, the inlet 10/50; made safe, the zero found, at what is read as found. */
 async function readySideValve(actor: MouseHand, more: readonly (readonly [string, string])[]) {

@@ -21,6 +21,8 @@ export interface Fit {
   /** Whole teeth late by camshaft, and of gears in mesh by mesh. */
   readonly teeth: PerPart
   readonly gearTeeth: PerPart
+  /** Other meshes on the way at which the same tooth would read the same. */
+  readonly orAtMeshes: readonly string[]
   /** How far the worst reading lies from what it says, in sigma. */
   readonly worstSigmas: number
   /** Nobody measured the chain that it says has stretched: it would fit, and is not told. */
@@ -168,6 +170,7 @@ function judged(
       },
       teeth: late.teeth,
       gearTeeth: late.gearTeeth,
+      orAtMeshes: [],
       worstSigmas: worst,
       unmeasured: Object.keys(late.sizes.stretch ?? {}).some((part) => !elongation?.[part]),
     },
@@ -205,7 +208,20 @@ function groupsOf(readings: Readings, says: readonly Says[]): Kept[] {
     if (own) own.push(one)
     else if (one.score > best - KEPT) groups.push([one])
   }
-  return groups.map((all) => ({ all, group: groupOf(readings, all) }))
+  const named = groups.map((all) =>
+    all.map((one) => ({ ...one, fit: { ...one.fit, orAtMeshes: alikeAt(one, fitting) } })),
+  )
+  return named.map((all) => ({ all, group: groupOf(readings, all) }))
+}
+
+/** Meshes at which the same causes would read the same. */
+function alikeAt(one: Says, fitting: readonly Says[]): string[] {
+  if (!one.causes.includes('gearTeeth')) return []
+  const own = Object.keys(one.fit.gearTeeth)
+  const others = fitting.filter(
+    (other) => other.causes.length === one.causes.length && isPartOf(one.causes, other.causes) && sameTo(one, other),
+  )
+  return [...new Set(others.flatMap(({ fit }) => Object.keys(fit.gearTeeth)))].filter((mesh) => !own.includes(mesh))
 }
 
 const sameTo = (a: Says, b: Says) =>

@@ -37,11 +37,12 @@ export function CauseGroups({
 }
 
 /** A cause by name with how large it is: in teeth, or in its own unit, part by part where it has several. */
-function causeLine(cause: CauseCode, { sized, teeth, gearTeeth }: Fit, sheet: BuildSheet): string {
+function causeLine(cause: CauseCode, { sized, teeth, gearTeeth, orAtMeshes }: Fit, sheet: BuildSheet): string {
   const { name, size } = causeWords[cause]
   if (cause === 'teeth' || cause === 'gearTeeth') {
     const moved = Object.entries(cause === 'teeth' ? teeth : gearTeeth).filter(([, n]) => n !== 0)
-    return `${name}: ${moved.map(([id, n]) => teethWords(id, n, sheet)).join(', ')}`
+    const or = cause === 'gearTeeth' ? orAtMeshes.map((id) => `, or ${meshName(id, sheet)}`).join('') : ''
+    return `${name}: ${moved.map(([id, n]) => teethWords(id, n, sheet)).join(', ')}${or}`
   }
   const own = Object.entries(sized[cause] ?? {})
   const parts = own.filter(([, of]) => size && Math.abs(of) >= 0.5 * 10 ** -size.decimals)
@@ -52,9 +53,13 @@ function causeLine(cause: CauseCode, { sized, teeth, gearTeeth }: Fit, sheet: Bu
   return `${name}: ${words.join(', ')}`
 }
 
-function teethWords(id: string, n: number, sheet: BuildSheet): string {
+function meshName(id: string, sheet: BuildSheet): string {
   const mesh = partsOf(sheet).coupling(id)
-  const name = mesh ? couplingName(mesh, sheet).toLowerCase() : partName(id, sheet)
+  return mesh ? couplingName(mesh, sheet).toLowerCase() : id
+}
+
+function teethWords(id: string, n: number, sheet: BuildSheet): string {
+  const name = partsOf(sheet).coupling(id) ? meshName(id, sheet) : partName(id, sheet)
   return `${name} ${Math.abs(n)} ${Math.abs(n) === 1 ? 'tooth' : 'teeth'} ${n > 0 ? 'late' : 'early'}`
 }
 
