@@ -151,7 +151,7 @@ export const DirectionField = (props: FieldProps) => (
   <NumberField props={{ example: "1 o'clock, or 30", ...props }} parse={parseDirection} words={directionWords} />
 )
 
-const directionWords = (error: AngleError) =>
+export const directionWords = (error: AngleError) =>
   error.code === 'notANumber'
     ? 'Write it as a clock face, 1 o’clock or 1:30, or as degrees clockwise from straight up.'
     : numberWords(error)

@@ -2,6 +2,7 @@ import { partsOf } from '@link-count/core/sheet'
 import { PART_IDS as ids } from '@link-count/core/starters'
 import { sheetLimits } from '@link-count/core/model'
 import { patchLoop, patchMember, patchShaft, setPolar, withValue } from '../sheetChanges'
+import { GuideArc } from './drive/GuideArc'
 import { useSheetEditor } from '../SheetEditor'
 import { DirectionField, MmField, WholeField } from '../TrustedField'
 import { Section } from './Section'
@@ -115,6 +116,7 @@ function Guide() {
         value={guide.radiusMm}
         change={(value) => patchMember(ids.guide, (one) => withValue(one, 'radiusMm', value))}
       />
+      <GuideArc member={guide} />
     </>
   )
 }

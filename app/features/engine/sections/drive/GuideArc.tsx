@@ -1,13 +1,20 @@
-import { Button, SegmentedControl } from '@mantine/core'
+import { Button, SegmentedControl, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { arcFromEnds, type Arc, type ArcError } from '@link-count/core/geometry'
 import { sheetLimits, type Member } from '@link-count/core/model'
-import { fixed, formatMm } from '@link-count/core/units'
-import { LengthInput, useLengthField, type LengthField } from '../../../../ui/fields'
+import { partsOf } from '@link-count/core/sheet'
+import { degFromRad, fixed, formatMm, wrapTo360 } from '@link-count/core/units'
+import {
+  LengthInput,
+  useDirectionField,
+  useLengthField,
+  type DegreesField,
+  type LengthField,
+} from '../../../../ui/fields'
 import { Fold } from '../../../../ui/Fold'
 import { patchMember, type SheetChange } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
-import { DirectionField } from '../../TrustedField'
+import { DirectionField, directionWords } from '../../TrustedField'
 
 const APART = sheetLimits('members', 'radiusMm')
 const PLACE = { least: -20_000, most: 20_000 }
@@ -28,7 +35,10 @@ export function GuideArc({ member }: { readonly member: Member }) {
           </button>
         </>
       ) : (
-        <ByItsEnds member={member} />
+        <>
+          <ByItsEnds member={member} />
+          {member.radiusMm && member.position && <ByDirections member={member} />}
+        </>
       )}
     </>
   )
@@ -57,6 +67,49 @@ function ArcEnd({
     />
   )
 }
+
+/** With its centre and radius known: where its two ends lie from that centre. */
+function ByDirections({ member }: { readonly member: Member }) {
+  const { apply, engineId } = useSheetEditor()
+  const first = useDirectionField(`${engineId}:arc:${member.id}:first`)
+  const other = useDirectionField(`${engineId}:arc:${member.id}:other`)
+  const name = member.name.toLowerCase()
+  const write = () => {
+    first.ask()
+    other.ask()
+    if (first.value === undefined || other.value === undefined) return
+    const [fromDeg, toDeg] = [first, other].map(({ value = 0, text }) => ({
+      value,
+      typed: text.trim(),
+      trust: 'measured' as const,
+    }))
+    if (fromDeg && toDeg)
+      void apply(
+        patchMember(member.id, (one) => ({ ...one, arc: { fromDeg, toDeg } })),
+        [first, other],
+      )
+  }
+  return (
+    <Fold title={`The ${name} is an arc`} note="by the directions of its ends" open={first.text + other.text !== ''}>
+      <DirectionInput field={first} label={`Towards the first end of the ${name}, from its centre`} />
+      <DirectionInput field={other} label={`Towards its other end, anticlockwise from there`} />
+      <Button variant="default" onClick={write}>
+        An arc between these directions
+      </Button>
+    </Fold>
+  )
+}
+
+const DirectionInput = ({ field, label }: { readonly field: DegreesField; readonly label: string }) => (
+  <TextInput
+    label={label}
+    placeholder="1 o'clock, or 30"
+    value={field.text}
+    onChange={(event) => field.setText(event.currentTarget.value)}
+    onBlur={field.leave}
+    error={field.error && directionWords(field.error)}
+  />
+)
 
 function ByItsEnds({ member }: { readonly member: Member }) {
   const { apply, engineId } = useSheetEditor()
@@ -134,17 +187,16 @@ function arcWords(error: ArcError): string {
 const toArc =
   (id: string, { centre, radiusMm, fromDeg, toDeg }: Arc): SheetChange =>
   (sheet) => {
+    const crankId = partsOf(sheet).crank?.id ?? ''
     const mm = (value: number) => ({ value, typed: `${fixed(value, 2)} mm`, trust: 'measured' as const })
     // A direction is typed as on a clock: clockwise from straight up.
-    const deg = (value: number) => ({
-      value,
-      typed: fixed((((90 - value) % 360) + 360) % 360, 1),
-      trust: 'measured' as const,
-    })
+    const deg = (value: number) => ({ value, typed: `${fixed(wrapTo360(90 - value), 2)}°`, trust: 'measured' as const })
+    const distanceMm = mm(Math.hypot(centre.x, centre.y))
+    const directionDeg = deg(wrapTo360(degFromRad(Math.atan2(centre.y, centre.x))))
     return patchMember(id, (one) => ({
       ...one,
       radiusMm: mm(radiusMm),
-      position: { how: 'xy', xMm: mm(centre.x), yMm: mm(centre.y) },
+      position: { how: 'polar', fromShaftId: crankId, distanceMm, directionDeg },
       arc: { fromDeg: deg(fromDeg), toDeg: deg(toDeg) },
     }))(sheet)
   }

@@ -45,7 +45,7 @@ export function PlainMember({ member }: { readonly member: Member }) {
         </>
       )}
       {member.kind === 'guide' && <GuideArc member={member} />}
-      {!floats && !member.arc && (
+      {!floats && (
         <PlaceFields
           id={member.id}
           name={member.name}
