@@ -189,7 +189,15 @@ describe('which chain is it', () => {
   test('the same pitch with a thin roller is the other one', () =>
     expect(identifyChain({ spanMm: 95.25, pitches: 10, rollerMm: 5.05, widthMm: 4.7 })[0]?.size.name).toBe('06C'))
   test('pitch alone leaves several, none of them gauged out', () =>
-    expect(identifyChain({ spanMm: 127, pitches: 10 }).map(({ size }) => size.name)).toEqual(['08A', '08B', '081', '082', '083', '084', '085']))
+    expect(identifyChain({ spanMm: 127, pitches: 10 }).map(({ size }) => size.name)).toEqual([
+      '08A',
+      '08B',
+      '081',
+      '082',
+      '083',
+      '084',
+      '085',
+    ]))
   test('nothing near is nothing', () => expect(identifyChain({ spanMm: 77.74, pitches: 10 })).toEqual([]))
 })
 
