@@ -145,7 +145,7 @@ test('a belt round four cams is painted from its link map', async ({ page }) => 
   const saved = page.waitForEvent('download')
   await actor.press('Link map on paper, A4')
   expect((await saved).suggestedFilename()).toBe('link-map-a4.pdf')
-  await actor.open('Lengths to be had')
+  await actor.open('Lengths you can buy')
   await actor.write('Pitches or teeth, as offered', '190, 193 196')
   await expect(page.getByText(/closes, 0\.34 over/)).toBeVisible()
   await expect(page.getByText(/2\.66 too short/)).toBeVisible()

@@ -65,7 +65,7 @@ export interface GuardReason {
   readonly safeIsUsual?: true
   /** Of a job that was lost: its number, and whether it was taken out or cannot be read. */
   readonly lost?: { readonly number: number; readonly why: 'removed' | 'unreadable' }
-  /** The last name of a part that is on the build sheet no more. */
+  /** The last name of a part that is no longer on the build sheet. */
   readonly vanished?: string
 }
 

@@ -24,7 +24,7 @@ export function LengthsForSale({ sheet }: { readonly sheet: BuildSheet }) {
   const refused = offered.text.trim() !== '' && numbers.length === 0
   if (sheet.loops.length === 0) return null
   return (
-    <Fold title="Lengths to be had">
+    <Fold title="Lengths you can buy">
       <TextInput
         label="Pitches or teeth, as offered"
         placeholder="108 109 110"

@@ -16,8 +16,8 @@ export function RivalSheets({ sheets }: { readonly sheets: readonly BuildSheet[]
   return (
     <section className="warn stack" role="alert" aria-label="Which build sheet is right?">
       <p>
-        <strong>Two build sheets bear the newest number.</strong> They were made on two devices beside each other, and
-        differ in: {rivals.fields.map(fieldWords).join(', ')}. Until one is chosen the guard does not know.
+        <strong>Two build sheets have the same newest number.</strong> They were made on two devices beside each other,
+        and differ in: {rivals.fields.map(fieldWords).join(', ')}. Until one is chosen the guard does not know.
       </p>
       {newestSheets(sheets).map((sheet) => (
         <div className="row" key={sheet.id}>

@@ -21,7 +21,7 @@ export function numberWords(error: NumberError | AngleError): string {
     case 'tooLarge':
       return 'That number is too large to be anything on an engine.'
     case 'outOfRange':
-      return `It has to lie from ${error.least} to ${error.most}.`
+      return `It must be from ${error.least} to ${error.most}.`
   }
 }
 
@@ -50,7 +50,7 @@ export function stopWords(error: PairError): string {
 export function sliderCrankWords(error: SliderCrankError): string {
   switch (error.code) {
     case 'strokeNotPositive':
-      return 'The stroke has to be more than nothing.'
+      return 'The stroke must be greater than zero.'
     case 'rodShorterThanThrow':
       return `A rod of ${fixed(error.rodMm, 1)} mm is no longer than the throw of ${fixed(error.throwMm, 1)} mm: it could not turn.`
     case 'offsetCannotAssemble':
@@ -91,7 +91,7 @@ const gapCosts: Record<Exclude<LoopGap, 'pitches'>, string> = {
   running: 'Running direction not known: drawn clockwise, and turns are told as “the way it runs”.',
   pitch: 'Pitch not known: the drive is drawn from its counts only, not to scale.',
   distance:
-    'Distance between the shafts not known: drawn so that the counts close, not to scale. The expected count has to come from a book.',
+    'Distance between the shafts not known: drawn so that the counts close, not to scale. The expected count must come from a book.',
   guide: 'Guide not measured: it is left out of the drawing and of the expected count.',
   tensionerRadius: 'Tensioner shoe not measured: the slack is drawn as a bow.',
 }

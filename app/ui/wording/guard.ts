@@ -60,7 +60,7 @@ function vanishedReason({ vanished, code }: GuardReason): ReasonWords | undefine
           ? 'not known to be released'
           : 'not proved'
   return {
-    why: `${vanished} was ${state}, and is on the build sheet no more`,
+    why: `${vanished} was ${state}, and is no longer on the build sheet`,
     free: 'Say what became of it',
   }
 }
@@ -176,7 +176,7 @@ const reasons: { readonly [K in GuardReasonCode]: (said: Said) => ReasonWords } 
     why: `${camshaft} is held, and driven`,
     free: 'Take its hold off before the crank moves',
   }),
-  camshaftSaidTwoWays: ({ camshaft }) => ({ why: `${camshaft}: said two ways, by two devices`, free: looked }),
+  camshaftSaidTwoWays: ({ camshaft }) => ({ why: `${camshaft}: two devices say different things of it`, free: looked }),
   tensionerNotReleased: ({ tensioner }) => ({ why: `${tensioner} not released`, free: 'Release the tensioner' }),
   tensionerNotSaid: ({ tensioner }) => ({
     why: `${tensioner}: nobody said that it is released`,
@@ -190,7 +190,7 @@ const reasons: { readonly [K in GuardReasonCode]: (said: Said) => ReasonWords } 
     free: 'Look over the whole engine, and say what you see',
   }),
   sheetsDisagree: () => ({
-    why: 'Two build sheets bear the newest number, and they differ',
+    why: 'Two build sheets have the same newest number, and they differ',
     free: 'Say on the engine’s page which of them is right',
   }),
   crankSaidTwoWays: () => ({

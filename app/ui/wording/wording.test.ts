@@ -234,7 +234,7 @@ describe('what cannot be taken is said with why, and what would help', () => {
       numberWords({ code: 'notANumber', text: 'x'.repeat(30) }).length,
     )
     expect(numberWords({ code: 'tooLarge' })).toContain('too large')
-    expect(numberWords({ code: 'outOfRange', least: -90, most: 90 })).toBe('It has to lie from -90 to 90.')
+    expect(numberWords({ code: 'outOfRange', least: -90, most: 90 })).toBe('It must be from -90 to 90.')
     expect(scaleWords({ code: 'placeMissing', places: [], number: 10 })).toContain('before or after')
     expect(scaleWords({ code: 'chordTooLong', chordMm: 320, mostMm: 300 })).toContain('320.0 mm is wider than the rim')
     expect(scaleWords({ code: 'empty' })).toBe('Nothing is written here yet.')

@@ -58,7 +58,7 @@ export function markVerdictWords(verdict: MarkVerdict, sheet: BuildSheet): strin
     case 'maybeSpark':
       return `It stands ${fixed(verdict.beforeDeg, 1)}° before TDC: it may be cut for the spark. Or the ring has slipped.`
     case 'decoy':
-      return 'A decoy: not to be set by, wherever it stands.'
+      return 'A decoy: do not set by it, wherever it stands.'
     case 'noClaim':
       return 'What it is cut for is not known, so it proves nothing.'
   }

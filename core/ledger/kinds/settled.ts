@@ -27,7 +27,7 @@ export const settledPart = field.eitherBy('about', [
 
 export const settledShape = entryShape(
   'settled',
-  'What was seen on the engine of a part that lines disagree on, that is on the build sheet no more, or that is new on it',
+  'What was seen on the engine of a part that lines disagree on, that is no longer on the build sheet, or that is new on it',
   { part: settledPart.describe('The part, and what was seen of it'), role: field.words('Who looked') },
 )
 

@@ -7,7 +7,7 @@ import { useSheetEditor } from '../SheetEditor'
 import { DegField, MmField } from '../TrustedField'
 import { Choice, Section } from './Section'
 
-const positive = (valueMm: number) => (valueMm > 0 ? undefined : 'It has to be more than nothing.')
+const positive = (valueMm: number) => (valueMm > 0 ? undefined : 'It must be greater than zero.')
 
 export function CrankSection() {
   const { sheet } = useSheetEditor()

@@ -35,7 +35,7 @@ function settledSentence(part: Settled, { partName, itemOf }: Told): string {
       return `${item ? itemWords[item].name : part.id} ${part.is}`
     }
     case 'camshaft':
-      return `${partName(part.id)} ${part.is === 'gone' ? 'is no more' : camshaftWords[part.is]}`
+      return `${partName(part.id)} ${part.is === 'gone' ? 'is gone' : camshaftWords[part.is]}`
     case 'loop':
     case 'coupling':
     case 'tensioner': {

@@ -31,8 +31,8 @@ export function ShimStock() {
         </span>
       </summary>
       <div className="section-body stack">
-        <LengthInput example="2.00 mm" field={least} label="Thinnest shim to be had" />
-        <LengthInput example="3.00 mm" field={most} label="Thickest shim to be had" />
+        <LengthInput example="2.00 mm" field={least} label="Thinnest shim you can buy" />
+        <LengthInput example="3.00 mm" field={most} label="Thickest shim you can buy" />
         <LengthInput example="0.05 mm" field={step} label="They come in steps of" />
         {wrong && <p className="field-error">The thickest has to be thicker than the thinnest, by a step or more.</p>}
         <div className="row">

@@ -139,7 +139,7 @@ function titleOf({ verdict, fits }: Diagnosis): string {
       return fits.length > 1 ? `Not enough to tell: ${fits.length} causes fit` : 'This would fit, and is not proved'
 
     case 'none':
-      return 'No one cause, nor two at once, fit these readings'
+      return 'No cause here fits these readings, nor do any two together'
   }
 }
 

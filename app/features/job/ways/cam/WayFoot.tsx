@@ -78,7 +78,7 @@ function ShapeLeftOpen({ said: { sigmaDeg, shapeDeg = 0, shapeWithTdcLiftDeg } }
   const better = [
     ...(shapeWithTdcLiftDeg === undefined || shapeWithTdcLiftDeg > 0.9 * shapeDeg
       ? []
-      : [`with the book’s lift at TDC on the sheet it would be ± ${fixed(plainDeg + shapeWithTdcLiftDeg, 1)}°`]),
+      : [`with the book’s lift at TDC it would be ± ${fixed(plainDeg + shapeWithTdcLiftDeg, 1)}°`]),
     `with a lift table of this cam ± ${fixed(plainDeg, 1)}°`,
   ]
   return (
