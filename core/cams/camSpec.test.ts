@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { buildSheetSchema } from '../model'
 import { sheetWithCams, camOf } from '../testing/sheetWithCams'
 import { camSpec, valveEvents } from '.'
 
@@ -68,4 +69,14 @@ test('figures that contradict are shown with both, and agreeing ones are not', (
   const sheet = sheetWithCams({ opensDeg: 17, closesDeg: 57, centreDeg: 104, durationDeg: 254 }, {})
   expect(spec(sheet, 'inlet').contradictions).toEqual([{ key: 'centre', given: 104, derived: 110 }])
   expect(spec(sheetWithCams({ opensDeg: 17, closesDeg: 57, centreDeg: 110 }, {}), 'inlet').contradictions).toEqual([])
+})
+
+// Independently computed: opens 110 after firing TDC, closes at 243, so its middle is 176.5, 183.5 before the next TDC; open for 133.
+test('a uniflow two-stroke’s exhaust closes long before TDC: minus in the book, and a centre beyond 180', () => {
+  const uniflow = sheetWithCams({}, { opensDeg: 70, closesDeg: -117 })
+  expect(buildSheetSchema.safeParse(uniflow).error?.issues).toBeUndefined()
+  const { figures } = camSpec(uniflow, camOf(uniflow, 'exhaust'))
+  expect([figures.duration?.value, figures.centre?.value]).toEqual([133, 183.5])
+  const told = sheetWithCams({}, { centreDeg: 190, durationDeg: 133 })
+  expect(buildSheetSchema.safeParse(told).error?.issues).toBeUndefined()
 })
