@@ -159,7 +159,7 @@ function Inherited({ label, reasons, sheet }: Inheritance & { readonly sheet: Bu
         ))}
       </ul>
       <p className="soft">
-        Making safe begins anew. Where the crank stands is reckoned, and the zero in doubt, until somebody looks.
+        Make it safe again. Where the crank stands is reckoned, and the zero in doubt, until somebody looks.
       </p>
     </section>
   )

@@ -139,7 +139,7 @@ function Counter({
 }) {
   const startAgain = () => {
     count.setText('0')
-    void showNotice({ words: `Count of ${n} set back to nought`, undo: () => count.setText(String(n)) })
+    void showNotice({ words: `Count of ${n} set back to zero`, undo: () => count.setText(String(n)) })
   }
   return (
     <>

@@ -116,7 +116,7 @@ function WholeTeeth({ latenessDeg, shaft }: { latenessDeg: number; shaft: Shaft 
   if (layTeeth === 0) {
     return (
       <p className="soft">
-        Less than half a tooth ({formatDeg(toothCrankDeg / 2, 1)} at the crank): no whole tooth would better it.
+        Less than half a tooth ({formatDeg(toothCrankDeg / 2, 1)} at the crank): no whole tooth would improve it.
       </p>
     )
   }

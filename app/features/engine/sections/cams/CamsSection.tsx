@@ -22,7 +22,7 @@ export function CamsSection() {
     <>
       <Section
         title="Valves and lash"
-        lead="Whichever figures there are, the rest follows. As printed: before TDC, after BDC and so on; negative ones are legal."
+        lead="Write the figures you have; the rest follows. As printed: before TDC, after BDC and so on; negative figures are fine."
       >
         {sheet.cylinders.length > 1 && (
           <Choice

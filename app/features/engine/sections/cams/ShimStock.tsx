@@ -34,7 +34,7 @@ export function ShimStock() {
         <LengthInput example="2.00 mm" field={least} label="Thinnest shim you can buy" />
         <LengthInput example="3.00 mm" field={most} label="Thickest shim you can buy" />
         <LengthInput example="0.05 mm" field={step} label="They come in steps of" />
-        {wrong && <p className="field-error">The thickest has to be thicker than the thinnest, by a step or more.</p>}
+        {wrong && <p className="field-error">The thickest must be thicker than the thinnest, by a step or more.</p>}
         <div className="row">
           <Button variant="default" onClick={save}>
             Set by these shims

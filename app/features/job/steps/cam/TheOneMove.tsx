@@ -62,7 +62,7 @@ export function TheOneMove({ step, phase }: { readonly step: Step; readonly phas
       {best && moves.length === 0 && (
         <p className="result">
           {wide
-            ? 'Nothing on this drive brings it nearer. Leave it, or measure what else could be moved.'
+            ? 'No adjustment here will improve it. Leave it, or measure what else could be moved.'
             : 'Nothing to move: it stands as near as this drive can be set.'}
         </p>
       )}

@@ -138,7 +138,7 @@ function LashField({
       )}
       {crossed && (
         <p className="field-error" role="alert">
-          The blade that does not go has to be the thicker one.
+          The blade that does not go must be the thicker one.
         </p>
       )}
       {asked && <OddGap odd={odd} onMeant={field.setText} onSure={() => setSure(field.text)} />}

@@ -100,7 +100,7 @@ const TapeFields = ({
       example="612 mm"
       field={round}
       label="Once round the rim"
-      description={round.value && round.value.value < 50 ? 'Less than 50 mm round is no rim.' : undefined}
+      description={round.value && round.value.value < 50 ? 'A rim is at least 50 mm round.' : undefined}
     />
     <LengthInput
       example="0 mm"

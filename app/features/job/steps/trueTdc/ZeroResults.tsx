@@ -54,7 +54,7 @@ export function ZeroResults() {
       {zero.playDeg > 0.3 * zero.plusMinusDeg && (
         <p className="warn">
           {fixed(zero.playDeg, 1)}° of that ± is play in the bearings: pairs were read turning one way. Come to each
-          drop from each way, and it goes.
+          drop from both ways to be rid of it.
         </p>
       )}
       {zero.widenedBy === 'scatter' && (

@@ -67,7 +67,7 @@ export function CycleWalk({ step }: { readonly step: Step }) {
         </Button>
       )}
       {guard.verdict !== 'turn' && (
-        <p className="soft">The guard at the foot says what has to be freed before it is turned.</p>
+        <p className="soft">The guard at the foot says what must be freed before it is turned.</p>
       )}
       <Verdict verdict={verdict} sheet={sheet} />
     </Fold>
@@ -131,11 +131,12 @@ function Verdict({ verdict: { meaning, looked, of, targetId }, sheet }: { verdic
         {
           halfTurn:
             'The pistons are right and the valves are not: the cams are half a turn out, or the wrong half of the cycle was assumed. Air past a thumb on the plug hole tells which.',
-          oneCamshaft: `Only what the ${name} works is otherwise: that camshaft is off by itself.`,
+          oneCamshaft: `Only what the ${name} works is wrong: that camshaft is off by itself.`,
           oneBank: `The other bank is right and the ${name} is not: its cams are half a turn out, or set to another cylinder’s event.`,
-          oneCylinder: `Only cylinder ${name} is otherwise: is it the cylinder that the sheet means, and the firing order right?`,
+          oneCylinder: `Only cylinder ${name} is wrong: is it the cylinder that the sheet means, and the firing order right?`,
           mark: 'Pistons and valves are right and the marks are not: they are not what they seem.',
-          pistons: 'The pistons are otherwise: the zero, or which cylinder is which, or the crankpins on the sheet.',
+          pistons:
+            'The pistons are not where they should be: check the zero, or which cylinder is which, or the crankpins on the sheet.',
           mixed: 'Pistons and valves differ: first the zero and which cylinder is which, then look again.',
         }[meaning]
       }

@@ -89,7 +89,7 @@ function SetToNought() {
   const { view, side } = useBench()
   return (
     <p className="soft">
-      Set the dial to nought at the very top, where the needle stops.{' '}
+      Set the dial to zero at the very top, where the needle stops.{' '}
       {askTurn({ forReading: 'dialPairs' }, view, side).words} The stopped needle itself tells nothing: it stands still
       over a degree or more.
     </p>
