@@ -37,7 +37,7 @@ export function TrueTdc({ step }: { readonly step: Step }) {
       <p className="done-line">
         {scaleName(state.degreeWheel)}
         <button type="button" className="link" onClick={() => setFitting(true)}>
-          Fitted anew
+          Refitted
         </button>
       </p>
       <ZeroBefore />
