@@ -315,7 +315,7 @@ describe(`${ENGINES} faulty engines, seeded, every cause and pairs of them`, () 
     const named = engines.filter((one) =>
       one.said.verdict === 'nothingShown' ? one.shows < 4.5 : one.said.fits.some((fit) => rightFor(one, fit)),
     )
-    expect(named.length / engines.length).toBeGreaterThanOrEqual(0.985)
+    expect(named.length / engines.length).toBeGreaterThanOrEqual(0.99)
     const groups = engines.reduce((sum, { said }) => sum + said.groups.length, 0)
     expect(groups / engines.length).toBeLessThanOrEqual(3)
   })
