@@ -135,7 +135,7 @@ test('wrong, empty, absurd and contradictory input gets a message and loses noth
     ['Teeth, crank sprocket', '19.5', /whole number from 5 to 400/],
     ['Teeth, cam sprocket', '99999999', /too large/],
     ['Cam stands towards', '13 o’clock', /clock face/],
-    ['Inlet opens, before TDC', '400', /from -90 to 180/],
+    ['Inlet opens, before TDC', '400', /from -180 to 180/],
   ]
   for (const [label, text, message] of wrong) {
     await actor.write(label, text)

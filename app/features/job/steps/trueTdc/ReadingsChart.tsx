@@ -21,10 +21,10 @@ export default function ReadingsChart() {
   const { zero, zeroReadings } = state
   const points = useMemo(
     () =>
-      zeroReadings.map(({ wheelDeg, sigmaDeg, method }, i) => ({
+      zeroReadings.map(({ wheelDeg, sigmaDeg, commonDeg = 0, method }, i) => ({
         x: zero ? wrapToSigned180(wheelDeg - zero.wheelDeg) : 0,
         y: zeroReadings.length - i,
-        twoSigma: 2 * sigmaDeg,
+        twoSigma: 2 * Math.hypot(sigmaDeg, commonDeg),
         method,
       })),
     [zero, zeroReadings],

@@ -90,13 +90,13 @@ function Readings({ zero }: { readonly zero: NonNullable<JobState['zero']> }) {
   const { state, sheet } = view
   return (
     <ul className="plain readings">
-      {state.zeroReadings.map(({ entryId, method, wheelDeg, dropMm, cylinderId, sigmaDeg }) => {
+      {state.zeroReadings.map(({ entryId, method, wheelDeg, dropMm, cylinderId, sigmaDeg, commonDeg = 0 }) => {
         const misfit = zero.misfits.find((one) => one.entryId === entryId)
         const on = partsOf(sheet).cylinder(cylinderId)
         return (
           <li key={entryId}>
             <span className="reading">{wheelAsSeen(wheelDeg, state, 2)}</span>{' '}
-            <span className="soft">± {fixed(2 * sigmaDeg, 2)}°</span> {methodWords[method]}
+            <span className="soft">± {fixed(2 * Math.hypot(sigmaDeg, commonDeg), 2)}°</span> {methodWords[method]}
             {dropMm !== undefined && `, ${fixed(dropMm, 2)} mm down`}
             {cylinderId !== sheet.zeroCylinderId && on && `, from cylinder ${on.name}`}
             {misfit && (

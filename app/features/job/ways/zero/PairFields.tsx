@@ -44,7 +44,7 @@ export function PairFields({
           )}{' '}
           <span className="soft">
             {reading
-              ? `± ${fixed(2 * reading.sigmaDeg, 2)}° (two sigma)`
+              ? `± ${fixed(2 * Math.hypot(reading.sigmaDeg, reading.commonDeg ?? 0), 2)}° (two sigma)`
               : read && 'It counts as soon as the place of this cylinder on the crank is known.'}
           </span>
         </p>
