@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { BuildSheet, Coupling } from '../model'
+import type { BuildSheet, Coupling, NewEntry } from '../model'
+import { stateAfter } from '../testing/oneChain'
 import { sheetWithDrive } from '../testing/sheetWithDrive'
 import { couplingShift, gearsOf, readMeshCount } from '.'
 
@@ -69,4 +70,20 @@ test('which gear drives is told by the way from the crank, whichever was written
   expect(gearsOf(turned, one as Coupling)?.driven.id).toBe('half-gear')
   // One tooth of 40 further on in its running direction: 18° earlier.
   expect(couplingShift(turned, one as Coupling, { steps: 1 })).toBe(-18)
+})
+
+/* 24 and 48 teeth come together once a turn of the larger: nothing else counts alike. 20 and 30, and 30 and 40, do so every ten teeth, 180° of the crank:
+ * a gear ten teeth out faces its mark as well. */
+test('marks that face each other prove a mesh only where no other tooth would face alike', () => {
+  const proofs = (sheet: BuildSheet) =>
+    sheet.couplings.map(({ id }) => {
+      const said = (change: 'apart' | 'together'): NewEntry => ({ kind: 'coupling', couplingId: id, change, steps: 0 })
+      const facing: NewEntry = { kind: 'meshCount', couplingId: id, phase: 'set', teeth: 0 }
+      return stateAfter([said('apart'), said('together'), facing], sheet).couplings[id]?.proof
+    })
+  expect(proofs(pair(24, 48).sheet)).toEqual(['read'])
+  expect(proofs(sheetWithDrive('gearsOnly', { pinion: 20, 'idle-gear': 30, 'cam-gear': 40 }))).toEqual([
+    'notRead',
+    'notRead',
+  ])
 })

@@ -12,6 +12,8 @@ export interface MeshRead {
   /** At the crank; undefined with it. */
   readonly latenessDeg: number | undefined
   readonly toothCrankDeg: number
+  /** Nothing but whole turns of the crank would count alike: then the count proves the mesh. Elsewhere a gear further out may read as right. */
+  readonly provesMesh: boolean
   /** Turns of the driving gear until the two marks come together; undefined where they never do as they mesh now. */
   readonly turnsToMeet: number | undefined
 }
@@ -32,9 +34,12 @@ export function readMeshCount(sheet: BuildSheet, coupling: Coupling, teethBehind
     teethLate,
     latenessDeg: teethLate === undefined ? undefined : teethLate * worth.crankDeg,
     toothCrankDeg: worth.crankDeg,
+    provesMesh: teethLate !== undefined && isWhole((common * worth.crankDeg) / 360),
     turnsToMeet: turnsToMeet(teethBehind, driver, driven),
   }
 }
+
+const isWhole = (turns: number) => Math.abs(turns - Math.round(turns)) < 1e-9
 
 /** After each turn of the driving gear the other's mark stands so many teeth less behind. */
 function turnsToMeet(behind: number, driver: number, driven: number): number | undefined {

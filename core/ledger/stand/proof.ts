@@ -80,20 +80,31 @@ export function readsOut(proving: Proving, shaftId: string): ReadOut | undefined
 }
 
 /** A count tells the tooth: right when the wheel stands on its tooth, or out by no more than is safe, two sigma (half a tooth) allowed. */
-const countIsRight = ({ teethLate, latenessDeg, toothCrankDeg }: CountedLateness, safeDeg: number) =>
+const countIsRight = ({ teethLate, latenessDeg, toothCrankDeg }: Omit<CountedLateness, 'proves'>, safeDeg: number) =>
   teethLate === 0 || Math.abs(latenessDeg) + toothCrankDeg / 2 <= safeDeg
 
-type CountedLateness = Pick<MemberLateness, 'teethLate' | 'latenessDeg' | 'toothCrankDeg'>
+/** `proves`: no other tooth would count alike. */
+type CountedLateness = Pick<MemberLateness, 'teethLate' | 'latenessDeg' | 'toothCrankDeg'> & {
+  readonly proves: boolean
+}
 
 /** How late the wheel that a loop or a mesh leads to stands by the counts that still hold, each read by the sheet of its own job. */
 function countedLateness(proving: Proving, { kind, id, memberId }: WayLink): CountedLateness | undefined {
-  if (kind === 'loop') return latenessOfLoop(proving, id).find((one) => one.memberId === memberId)
+  if (kind === 'loop') {
+    const counted = latenessOfLoop(proving, id).find((one) => one.memberId === memberId)
+    return counted && { ...counted, proves: true }
+  }
   const count = proving.couplings.get(id)?.meshCount
   const sheet = count && proving.figures.get(count.jobId)?.sheet
   const coupling = sheet && partsOf(sheet).coupling(id)
   const read = coupling && readMeshCount(sheet, coupling, count.teeth)
   if (read?.teethLate === undefined || read.latenessDeg === undefined) return undefined
-  return { teethLate: read.teethLate, latenessDeg: read.latenessDeg, toothCrankDeg: read.toothCrankDeg }
+  return {
+    teethLate: read.teethLate,
+    latenessDeg: read.latenessDeg,
+    toothCrankDeg: read.toothCrankDeg,
+    proves: read.provesMesh,
+  }
 }
 
 export function latenessOfLoop({ loops, seats, figures }: Proving, loopId: string): MemberLateness[] {
@@ -117,7 +128,7 @@ function linkIsRight(proving: Proving, link: WayLink, safeDeg: number): boolean 
   if (at.is !== 'on') return false
   // No count of a loop sees which of its places a coupling was put together in, or which teeth of two gears meet.
   const lateness = countedLateness(proving, link)
-  if (lateness) return countIsRight(lateness, safeDeg)
+  if (lateness && (lateness.proves || !countIsRight(lateness, safeDeg))) return countIsRight(lateness, safeDeg)
   return at.changes.length === 0 && !at.suspect
 }
 
