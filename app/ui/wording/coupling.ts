@@ -43,6 +43,9 @@ export function meshReadWords(
       ? `Written. These marks come together too often to tell a tooth.`
       : `This count cannot tell: whatever the tooth, these marks come together after some turns, as they stand now after ${turns(read.turnsToMeet)} of the ${one}. Read the camshaft itself.`
   const n = Math.abs(read.teethLate)
-  if (n === 0) return `On the right tooth: ${other} to ${one}.`
+  if (n === 0)
+    return read.provesMesh
+      ? `On the right tooth: ${other} to ${one}.`
+      : `On the right tooth, or so far out that these marks meet all the same. Read the camshaft itself.`
   return `${n} ${n === 1 ? 'tooth' : 'teeth'} ${read.teethLate > 0 ? 'late' : 'early'}: the ${other} stands ${formatLateness(read.latenessDeg ?? 0)} at the crank.`
 }

@@ -37,7 +37,7 @@ export function ChainMeasure({ step }: { readonly step: Step }) {
       [length],
     )
   }
-  const places = allOf(state, 'chainLength').length
+  const places = allOf(state, 'chainLength').filter(({ loopId }) => loopId === loop.id).length
   return (
     <Fold title={`Measure the ${loop.name.toLowerCase()}`} note={places > 0 ? `${places} written` : 'for stretch'}>
       {chains.length > 1 && (
