@@ -11,6 +11,9 @@ export interface TimingWitness {
   readonly sigmaDeg: number
   /** The lobe it was read on, where it was one. */
   readonly camId?: string
+  /** Where one thing was read more than once: every line of it, how far the furthest two lie apart, and whether that is within what such a reading can
+   *  show. */
+  readonly repeats?: { readonly entryIds: readonly string[]; readonly apartDeg: number; readonly agree: boolean }
   /** Closing less opening lateness, where both were read. */
   readonly duration?: { readonly deg: number; readonly sigmaDeg: number }
 }
@@ -40,13 +43,15 @@ export function combineTiming(witnesses: readonly TimingWitness[]): CamTiming | 
   if (!mean) return undefined
   const counts = read.length > 0 ? angles.filter(({ kind }) => kind === 'count') : []
   const misfits = [...mean.misfits, ...counts.filter((count) => doesNotFit(count, mean))]
+  // One thing read twice that does not agree with itself proves nothing, whatever else was read.
+  const atOdds = witnesses.some(({ repeats }) => repeats && !repeats.agree)
   const kinds = new Set(witnesses.map(({ kind }) => kind))
   return {
     latenessDeg: mean.deg,
     sigmaDeg: mean.sigmaDeg,
     plusMinusDeg: mean.plusMinusDeg,
     widenedBy: mean.widenedBy,
-    proved: kinds.size >= 2 && misfits.length === 0,
+    proved: kinds.size >= 2 && misfits.length === 0 && !atOdds,
     witnesses,
     misfits: misfits.map((one) => ({ entryId: one.entryId, offDeg: one.latenessDeg - mean.deg })),
   }

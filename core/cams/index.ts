@@ -1,5 +1,6 @@
 export * from './valveEvents'
 export * from './camTiming'
+export * from './repeats'
 export * from './camSpec'
 export * from './profile'
 export * from './valveCurves'

@@ -1,4 +1,5 @@
 import {
+  asOneWitness,
   camWays,
   isSaid,
   type CamWay,
@@ -29,6 +30,9 @@ export const shaftOfRead = (sheet: BuildSheet, read: CamReadDraft): string | und
 /** What a reading was made on, so that a later try takes the place of an earlier one: one mark, one lobe, one cylinder's pair. */
 export const thingOfRead = (read: CamReadDraft): string => `${read.kind} ${wayOf(read).thingOf(read)}`
 
+/** Whether a reading can tell a tooth: see `CamWay`. */
+export const tellsToothOf = (read: CamReadDraft) => wayOf(read).tellsTooth?.(read)
+
 /** Lateness by one reading, on the setting of the degree wheel that it was written in; or why it says nothing. */
 export const latenessOfRead = (sheet: BuildSheet, zeros: Zeros, read: CamRead): ReadLateness =>
   latenessOn(sheet, zeroOfEntry(zeros, read.id), read)
@@ -40,7 +44,8 @@ export const latenessOn = (sheet: BuildSheet, frame: FrameZero | undefined, read
     read,
   )
 
-/** Everything that was read of a camshaft in a phase, the last of each way on each thing, as witnesses; those that say nothing with why. */
+/** Everything that was read of a camshaft in a phase as witnesses: what was read of one thing in one way is one witness, however often it was read;
+ *  those that say nothing with why. */
 export function camWitnesses(
   {
     sheet,
@@ -52,10 +57,12 @@ export function camWitnesses(
 ): { readonly witnesses: TimingWitness[]; readonly silent: { readonly entryId: string; readonly why: NotSaid }[] } {
   const own = camReads.filter((read) => read.phase === phase && shaftOfRead(sheet, read) === shaftId)
   const key = (read: CamRead) => `${thingOfRead(read)} ${wayOf(read).lookOf?.(read) ?? ''}`
-  const last = new Map(own.map((read) => [key(read), read]))
-  const said = [...last.values()].map((read) => ({ read, lateness: latenessOfRead(sheet, zeros, read) }))
+  const said = own.map((read) => ({ read, lateness: latenessOfRead(sheet, zeros, read) }))
+  const ofThing = new Map<string, TimingWitness[]>()
+  for (const { read, lateness } of said)
+    if (isSaid(lateness)) ofThing.set(key(read), [...(ofThing.get(key(read)) ?? []), witnessOf(read, lateness)])
   return {
-    witnesses: said.flatMap(({ read, lateness }) => (isSaid(lateness) ? [witnessOf(read, lateness)] : [])),
+    witnesses: [...ofThing.values()].flatMap((readings) => asOneWitness(readings) ?? []),
     silent: said.flatMap(({ read, lateness }) => (isSaid(lateness) ? [] : [{ entryId: read.id, why: lateness }])),
   }
 }

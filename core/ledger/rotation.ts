@@ -18,7 +18,8 @@ export interface Rotation {
   readonly overshot: { readonly direction: 1 | -1; readonly backDeg: number; readonly onwardDeg: number } | undefined
   readonly witnesses: HalfSoFar
   /** The place on one turn at the last sure reference: crank mod 360 minus the total there. */
-  readonly reference: { readonly originDeg: number; readonly totalDeg: number } | undefined
+  readonly reference:
+    { readonly originDeg: number; readonly totalDeg: number; readonly byMark?: CrankPlace['byMark'] } | undefined
   /** A pose declared with the loop off, where the half of the cycle is whichever the cams are set to. */
   readonly chosenOriginDeg: number | undefined
   readonly wheelDisagreesDeg: number | undefined
@@ -26,7 +27,14 @@ export interface Rotation {
   /** The place on the cycle by an earlier job, less the total: reckoned, until somebody looks. */
   readonly carriedOriginDeg: number | undefined
   /** A claim of where it stands that the turns written do not lead to. */
-  readonly contradicted: { readonly entryId: string; readonly placeDeg: number; readonly pose: boolean } | undefined
+  readonly contradicted:
+    | {
+        readonly entryId: string
+        readonly placeDeg: number
+        readonly pose: boolean
+        readonly byMark: CrankPlace['byMark']
+      }
+    | undefined
 }
 
 export const startRotation: Rotation = {
@@ -106,12 +114,18 @@ function nextOvershot({ overshot }: Rotation, { deg, ended }: EntryOf<'turned'>)
   return wellApproached ? undefined : { ...overshot, backDeg, onwardDeg }
 }
 
-/** A sure place: TDC of a cylinder (which turn stays open), or the pose. */
-export function rotationStands(rotation: Rotation, placeDeg: number, chosen: boolean, cycleDeg: number): Rotation {
+/** A sure place: TDC of a cylinder (which turn stays open), or the pose; or a place by a mark, with its ±. */
+export function rotationStands(
+  rotation: Rotation,
+  placeDeg: number,
+  chosen: boolean,
+  cycleDeg: number,
+  byMark?: CrankPlace['byMark'],
+): Rotation {
   const originDeg = wrapToCycle(placeDeg - rotation.totalDeg, cycleDeg)
   return {
     ...rotation,
-    reference: { originDeg, totalDeg: rotation.totalDeg },
+    reference: { originDeg, totalDeg: rotation.totalDeg, byMark },
     chosenOriginDeg: chosen ? originDeg : rotation.chosenOriginDeg,
     wheelDisagreesDeg: undefined,
   }
@@ -125,8 +139,8 @@ export function rotationWitness(
   return { ...rotation, witnesses: withWitness(rotation.witnesses, { evidence, originDeg, cycleDeg }) }
 }
 
-/** Where the crank is, and how sure that is: proven at a reference with the half proved and nothing turned since; reckoned
- *  after turns or with one witness; unknown without a reference, without the half, or when they contradict. */
+/** Where the crank is, and how sure that is: proven at a reference with the half proved and nothing turned since; by a mark when
+ *  that is what it was seen by; reckoned after turns or with one witness; unknown without a reference, without the half, or when they contradict. */
 export function crankPlace(
   rotation: Rotation,
   sheet: BuildSheet,
@@ -139,6 +153,7 @@ export function crankPlace(
   const common = {
     totalDeg: totalDeg - jobStartDeg,
     contradictedBy: contradicted?.entryId,
+    byMark: reference?.byMark,
     sinceReferenceDeg,
     lastDirection,
     wheelDisagreesDeg,
@@ -153,8 +168,9 @@ export function crankPlace(
     return { half, place: { ...common, deg: undefined, doubt: 'unknown' } }
   }
   const deg = crankDeg(at)
-  const sure = zero && sinceReferenceDeg === 0 && halfIsProved(rotation, half, sheet.cycleDeg)
-  return { half, place: { ...common, deg, doubt: sure ? 'proven' : 'reckoned' } }
+  const there = sinceReferenceDeg === 0 && halfIsProved(rotation, half, sheet.cycleDeg)
+  const doubt = there && reference?.byMark ? 'byMark' : there && zero ? 'proven' : 'reckoned'
+  return { half, place: { ...common, deg, doubt } }
 }
 
 const halfIsProved = ({ chosenOriginDeg }: Rotation, half: Half, cycleDeg: number) =>

@@ -11,7 +11,9 @@ import type { Zeros } from './zeros'
 /** Where the crank is on the cycle, by the ledger and never by the drawing. */
 export interface CrankPlace {
   readonly deg: CrankDeg | undefined
-  readonly doubt: 'proven' | 'reckoned' | 'unknown'
+  readonly doubt: 'proven' | 'byMark' | 'reckoned' | 'unknown'
+  /** The mark that its place was last seen by, and one sigma of that; undefined where it was seen otherwise. */
+  readonly byMark: { readonly markId: string; readonly sigmaDeg: number } | undefined
   /** Everything turned since the job began, signed. */
   readonly totalDeg: number
   /** Turned since the last sure reference. */

@@ -86,5 +86,5 @@ export type BuildSheet = z.output<typeof buildSheetSchema>
 export type { Cam } from './sheet/cams'
 export type { Cylinder } from './sheet/cylinders'
 export type { Adjuster, Coupling, Loop, Member, Shaft } from './sheet/drive'
-export type { BookCount, Mark, RimMark } from './sheet/marks'
+export type { BookCount, Exact, Mark, RimMark } from './sheet/marks'
 export type { Position } from './sheet/position'

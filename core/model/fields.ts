@@ -33,6 +33,14 @@ export const onCycle = (what: string) => upTo(`${what}; crank degrees after firi
 export const phase = oneOf('As the engine came, while it is being set, or as it is left', ['found', 'set', 'left'])
 export const approach = oneOf('The direction of the last movement before the reading', ['running', 'against'])
 
+/** Which of the two marked ends somebody counts with. */
+export const countRule = oneOf('Which of the two marked ends are counted with', [
+  'both',
+  'firstOnly',
+  'lastOnly',
+  'neither',
+])
+
 export type Phase = z.output<typeof phase>
 export type Approach = z.output<typeof approach>
 

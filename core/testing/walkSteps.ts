@@ -35,6 +35,17 @@ export const witness = (evidence: 'thumb' | 'lobes'): NewEntry => ({
   says: 'firing',
 })
 
+/** The crank at a mark of its own, or past it by so much. */
+const atCrankMark = (sheet: BuildSheet, pick: Pick): NewEntry => ({
+  kind: 'stands',
+  place: 'mark',
+  cylinderId: 'cyl-1',
+  markId: markOn(sheet, crankWheel(sheet)),
+  offDeg: pick([0, 0, 0, 3, -2, 7]),
+})
+
+const crankWheel = (sheet: BuildSheet) => sheet.members.find(({ shaftId }) => shaftId === 'crank')?.id ?? ''
+
 const markOn = (sheet: BuildSheet, id: string) => sheet.marks.find(({ memberId }) => memberId === id)?.id ?? ''
 
 const item = (kind: 'stop' | 'lock' | 'capsLoose' | 'rag' | 'tabsNotBent', change: 'in' | 'out'): NewEntry => ({
@@ -83,6 +94,26 @@ const loopSteps = ({ sheet, pick, loop, driven, tensioners }: Moment): Step[] =>
   ],
 ]
 
+const markOfShaft = (sheet: BuildSheet, shaftId: string) =>
+  markOn(sheet, sheet.members.find((one) => one.shaftId === shaftId)?.id ?? '')
+
+/** A camshaft seen at its mark, or off it, the crank at its own. */
+const seenAtMark = (sheet: BuildSheet, pick: Pick, shaftId: string): NewEntry => ({
+  kind: 'camAtMark',
+  shaftId,
+  markId: markOfShaft(sheet, shaftId),
+  phase: pick(['found', 'set', 'left']),
+  crank: { by: 'mark', markId: markOn(sheet, crankWheel(sheet)), offDeg: pick([0, 0, 3]) },
+  off: pick([
+    { by: 'level' },
+    { by: 'level' },
+    { by: 'teeth', teeth: pick([0.25, 1, -1]) },
+    { by: 'degrees', deg: 4 },
+    { by: 'clock', hours: pick([0, -0.5]), sureToHours: 0.5 },
+    { by: 'lobes', point: pick(['asInBook', 'opposite']) },
+  ]),
+})
+
 /** What is done to camshafts, couplings and what can be set. */
 const camSteps = ({ sheet, pick, shaftId, coupling }: Moment): Step[] => [
   () => [
@@ -97,6 +128,9 @@ const camSteps = ({ sheet, pick, shaftId, coupling }: Moment): Step[] => [
     { kind: 'camshaft', shaftId, is: 'seenShut' },
   ],
   () => [{ kind: 'camSet', shaftId, offDeg: pick([0, 0, 0, 1, 12, -40]) }],
+  () => [{ kind: 'camSet', shaftId, offDeg: pick([0, 1]), markId: markOfShaft(sheet, shaftId) }],
+  () => [seenAtMark(sheet, pick, shaftId)],
+  () => [seenAtMark(sheet, pick, shaftId)],
   () => [
     {
       kind: 'camMark',
@@ -143,7 +177,9 @@ function itemSteps(moment: Moment): Step[] {
 }
 
 /** Where the crank is said to stand, and how it is turned. */
-const crankSteps = ({ pick }: Moment): Step[] => [
+const crankSteps = ({ pick, sheet }: Moment): Step[] => [
+  () => [atCrankMark(sheet, pick)],
+  () => [atCrankMark(sheet, pick)],
   () => [stands('pose')],
   () => [stands(pick(['pose', 'tdc']))],
   () => [witness(pick(['thumb', 'lobes']))],

@@ -61,6 +61,7 @@ function firstSheet({ random, pick }: Draws): BuildSheet {
   return {
     ...first,
     interference: { value: interference, typed: interference, trust: 'manual' },
+    ...(random() < 0.6 ? { marks: first.marks.map((mark) => ({ ...mark, exact: { how: 'exact' as const } })) } : {}),
     ...(random() < 0.2 ? { safeOutDeg: known(pick([5, 12, 30])) } : {}),
   }
 }

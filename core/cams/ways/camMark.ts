@@ -1,8 +1,9 @@
-import { markPoseDeg } from '../../drive'
+import { cutSigmaDeg } from '../../byMark'
+import { markPoseDeg, readDrive } from '../../drive'
 import { entryShape } from '../../model/entryShape'
 import * as field from '../../model/fields'
 import { partsOf } from '../../sheet'
-import { wrapToSigned } from '../../units'
+import { ratioValue, wrapToSigned } from '../../units'
 import { withZero, type CamWay } from './way'
 
 export const camMarkShape = entryShape('camMark', "A camshaft's mark brought to its place by turning the crank", {
@@ -33,9 +34,14 @@ export const camMark: CamWay<'camMark'> = {
   thingOf: ({ shaftId }) => shaftId,
   lateness: withZero(({ sheet, zero, wheelSigmaAt }, { markId, wheelDeg }) => {
     const mark = partsOf(sheet).mark(markId)
+    const member = partsOf(sheet).member(mark?.memberId)
+    const shaft = partsOf(sheet).shaft(member?.shaftId)
+    const perTurn = shaft ? Math.abs(ratioValue(readDrive(sheet).ratioOf(shaft))) : 1
+    // Where somebody was asked how exact the mark is, that goes with what the eye leaves.
+    const cut = mark?.exact ? cutSigmaDeg(mark.exact, member?.teeth?.value) / perTurn : 0
     return {
       latenessDeg: camMarkLateness({ wheelDeg, zero, poseDeg: markPoseDeg(sheet, mark) }),
-      sigmaDeg: Math.hypot(MARK_BY_EYE_SIGMA_DEG, wheelSigmaAt(wheelDeg), zero.sigmaDeg),
+      sigmaDeg: Math.hypot(MARK_BY_EYE_SIGMA_DEG, cut, wheelSigmaAt(wheelDeg), zero.sigmaDeg),
     }
   }),
   leansOnWheel: true,

@@ -1,3 +1,4 @@
+import { camAtMark, camAtMarkShape } from './camAtMark'
 import { camGauge, camGaugeShape } from './camGauge'
 import { camMark, camMarkShape } from './camMark'
 import { lobeCentre, lobeCentreShape } from './lobeCentre'
@@ -8,11 +9,12 @@ import { valveEvents, valveEventsShape } from './valveEvents'
 import type { CamWay } from './way'
 
 export * from './way'
+export { latenessAtItsMark, markOfShaft } from './camAtMark'
 export { camMarkLateness, MARK_BY_EYE_SIGMA_DEG } from './camMark'
 export { latenessFromGauge } from './camGauge'
 export { latenessFromCentre, type CentreLateness, type LiftPair } from './lobeCentre'
 export { latenessFromClock, lobeHour } from './lobeClock'
-export { latenessFromEqualLift, latenessFromRocking } from './rocking'
+export { latenessFromEqualLift, latenessFromPushrods, latenessFromRocking } from './rocking'
 export { latenessFromTdcLift } from './tdcLift'
 export {
   EVENT_SIGMA_DEG,
@@ -25,6 +27,7 @@ export {
 /** Every way of reading how a camshaft stands: the shapes of their lines, and what each says. */
 export const camWayShapes = [
   camMarkShape,
+  camAtMarkShape,
   valveEventsShape,
   lobeCentreShape,
   tdcLiftShape,
@@ -37,6 +40,7 @@ export type CamWayKind = (typeof camWayShapes)[number]['shape']['kind']['value']
 
 export const camWays: { readonly [K in CamWayKind]: CamWay<K> } = {
   camMark,
+  camAtMark,
   valveEvents,
   lobeCentre,
   tdcLift,

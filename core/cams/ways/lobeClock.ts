@@ -55,6 +55,8 @@ export const lobeClock: CamWay<'lobeClock'> = {
     const cam = camOf(sheet, read)
     return cam ? latenessFromClock(sheet, cam, read) : 'noSpec'
   },
+  // A clock face is no witness of a tooth, however sure somebody is of it.
+  tellsTooth: () => 'never',
   leansOnWheel: false,
   samples: [{ kind: 'lobeClock', camId: 'cam-1-inlet', phase: 'left', crankDeg: 180, hour: 9.5, sureToHours: 0.5 }],
 }

@@ -97,6 +97,42 @@ export function latenessFromEqualLift(
   }
 }
 
+/** The tops of two pushrods by straight edge and blade, one sigma, mm. Common practice, no source. */
+const TOPS_SIGMA_MM = 0.1
+
+/** Lateness from the tops of a cylinder's two pushrods, its head off and the crank at its overlap TDC: how much higher the exhaust's stands, as lift of what
+ *  the book's lifts are told of. `noSpec`: the lobes are not known, or the rocker ratio is wanted and is not on the sheet. */
+export function latenessFromPushrods(sheet: BuildSheet, cylinderId: string, exhaustHigherMm: number): ReadLateness {
+  const pair = pairOf(sheet, cylinderId)
+  if (!pair) return 'noSpec'
+  const rocking = rockingOf(sheet, pair, undefined)
+  if (typeof rocking === 'string') return rocking
+  const { own, family, at, book } = rocking
+  const perMm = pair.inlet.measuredAt === 'follower' ? 1 : pair.inlet.rockerRatio?.value
+  if (perMm === undefined && exhaustHigherMm !== 0) return 'noSpec'
+  const less = exhaustHigherMm * (perMm ?? 1)
+  const latenessDeg = lateOf(own, at, book, less)
+  const slope = slopeOf(own, at, latenessDeg ?? 0)
+  if (latenessDeg === undefined || slope < 1e-4) return 'outsideLobe'
+  const shapeDeg = mostApart(
+    latenessDeg,
+    family.map((rocks) => lateOf(rocks, at, book, less)),
+  )
+  return {
+    latenessDeg,
+    sigmaDeg: withShape((TOPS_SIGMA_MM * (perMm ?? 1.5)) / slope, shapeDeg),
+    ...openBy(family, shapeDeg, undefined),
+  }
+}
+
+/** Both valves of a cylinder. */
+function pairOf(sheet: BuildSheet, cylinderId: string): Pair | undefined {
+  const [inlet, exhaust] = (['inlet', 'exhaust'] as const).map((valve) =>
+    sheet.cams.find((cam) => cam.cylinderId === cylinderId && cam.valve === valve),
+  )
+  return inlet && exhaust && { inlet, exhaust }
+}
+
 const openBy = (family: readonly Rocks[], shapeDeg: number, withTdcLift: number | undefined) => ({
   ...(family.length > 0 ? { shapeDeg } : {}),
   ...(family.length > 0 && withTdcLift !== undefined ? { shapeWithTdcLiftDeg: withTdcLift } : {}),
@@ -188,13 +224,11 @@ export const rocking: CamWay<'rocking'> = {
   shaftOf: (sheet, read) => sheet.cams.find(({ cylinderId }) => cylinderId === read.cylinderId)?.shaftId,
   thingOf: ({ cylinderId }) => cylinderId,
   lateness: withZero((bench, { cylinderId, read }) => {
-    const [inlet, exhaust] = (['inlet', 'exhaust'] as const).map((valve) =>
-      bench.sheet.cams.find((cam) => cam.cylinderId === cylinderId && cam.valve === valve),
-    )
-    if (!inlet || !exhaust) return 'noSpec'
+    const pair = pairOf(bench.sheet, cylinderId)
+    if (!pair) return 'noSpec'
     return read.by === 'lifts'
-      ? latenessFromRocking(bench, { inlet, exhaust }, read)
-      : latenessFromEqualLift(bench, { inlet, exhaust }, read.wheelDeg, EVENT_SIGMA_DEG)
+      ? latenessFromRocking(bench, pair, read)
+      : latenessFromEqualLift(bench, pair, read.wheelDeg, EVENT_SIGMA_DEG)
   }),
   leansOnWheel: true,
   samples: [

@@ -20,7 +20,17 @@ export interface CamLateness {
   readonly driftsDeg?: readonly number[]
 }
 /** Why a reading says nothing of lateness yet. */
-export type NotSaid = 'noZero' | 'noSpec' | 'noProfile' | 'outsideLobe' | 'twoCamshafts' | 'noClock' | 'noRadius'
+export type NotSaid =
+  | 'noZero'
+  | 'noSpec'
+  | 'noProfile'
+  | 'outsideLobe'
+  | 'twoCamshafts'
+  | 'noClock'
+  | 'noRadius'
+  | 'noTeeth'
+  | 'noMark'
+  | 'crankElsewhere'
 
 export type ReadLateness<T extends CamLateness = CamLateness> = T | NotSaid
 export const isSaid = <T extends CamLateness>(read: ReadLateness<T>): read is T => typeof read !== 'string'
@@ -46,7 +56,10 @@ export interface CamWay<K extends EntryKind> {
   readonly lookOf?: (read: ReadOf<K>) => string
   /** Lateness by one reading, or why it says nothing. */
   readonly lateness: (by: ReadByNow, read: ReadOf<K>) => ReadLateness
-  readonly leansOnWheel: boolean
+  /** Whether it can tell one tooth from the next: never, whatever somebody says of its ±; or only while two sigma stay under half a tooth. Without it, it is
+   *  judged by its ± against what is safe. */
+  readonly tellsTooth?: (read: ReadOf<K>) => 'never' | 'ifSharp'
+  readonly leansOnWheel: boolean | ((read: ReadOf<K>) => boolean)
   readonly samples: readonly [ReadOf<K>, ...ReadOf<K>[]]
 }
 

@@ -6,10 +6,13 @@ import {
   rotationTurned,
   rotationWitness,
   startRotation,
+  type Rotation,
 } from '../../ledger/rotation'
 import type { BuildSheet, Entry } from '../../model'
 import type { Begins, Happening } from './history'
 import { wrap, type Crank, type CrankQuestions, type World } from './world'
+
+type Claim = Pick<NonNullable<Crank['against']>, 'placeDeg' | 'pose' | 'byMark'>
 
 /** The crank: where it is by the ledger, whether it was seen at the timing position in the job, and claims that the turns do not lead to. */
 export function crankQuestions(w: World): CrankQuestions {
@@ -47,26 +50,26 @@ export function crankQuestions(w: World): CrankQuestions {
         }
       }
       if (one.kind === 'stands') {
-        const pose = one.place === 'pose'
-        const placeDeg = pose ? on.referencePose.crankDeg.value : tdcOnOneTurn(on, one.cylinderId)
-        if (placeDeg === undefined || inDoubt)
-          return { ...before, poseSeen: placeDeg === undefined ? before.poseSeen : undefined }
+        const claim = claimOf(one, on, before.rotation)
+        if (claim === undefined || inDoubt)
+          return { ...before, poseSeen: claim === undefined ? before.poseSeen : undefined }
+        const { placeDeg, pose, byMark } = claim
         const anyUndone = w.linksAt(n - 1).some((link) => w.undoneAt(link, n - 1, { afterDoubtOf: n }) !== undefined)
         const most = anyUndone ? trim : 45
         const { deg } = crankPlace(before.rotation, on, undefined).place
         const { reference, totalDeg, wheelDisagreesDeg } = before.rotation
         const off =
-          pose && deg !== undefined
+          one.place === 'pose' && deg !== undefined
             ? Math.abs(wrap(placeDeg - deg, on.cycleDeg))
             : reference && wheelDisagreesDeg === undefined
               ? Math.abs(wrap(placeDeg - reference.originDeg - totalDeg, 360))
               : 0
         if (before.against || off > most)
-          return { ...before, poseSeen: undefined, against: { entry: one, placeDeg, pose } }
-        return stood(before, on, placeDeg, pose, n, jobOf(one)?.job.arrival === 'chainOff')
+          return { ...before, poseSeen: undefined, against: { entry: one, placeDeg, pose, byMark } }
+        return stood(before, on, claim, n, jobOf(one)?.job.arrival === 'chainOff')
       }
       if (one.kind === 'settled' && one.part.about === 'crank' && before.against?.entry.id === one.part.id)
-        return stood({ ...before, against: undefined }, on, before.against.placeDeg, before.against.pose, n, false)
+        return stood({ ...before, against: undefined }, on, before.against, n, false)
       if (one.kind === 'ranUntilNow' && w.ranHolds(n - 1))
         return { ...before, rotation: { ...before.rotation, carriedOriginDeg: undefined } }
       return before
@@ -74,14 +77,34 @@ export function crankQuestions(w: World): CrankQuestions {
   const stood = (
     before: Crank,
     on: BuildSheet,
-    placeDeg: number,
-    pose: boolean,
+    { placeDeg, pose, byMark }: Claim,
     n: number,
     arrivedOff: boolean,
   ): Crank => {
     const allOff = on.loops.length > 0 && on.loops.every(({ id }) => w.linkIs({ kind: 'loop', id }, n - 1) === 'off')
-    const rotation = rotationStands(before.rotation, placeDeg, pose && arrivedOff && allOff, on.cycleDeg)
+    const rotation = rotationStands(before.rotation, placeDeg, pose && arrivedOff && allOff, on.cycleDeg, byMark)
     return { ...before, rotation, poseSeen: pose ? rotation.totalDeg : before.poseSeen }
+  }
+  /** In the walks the crank's marks meet in the timing position, on sprockets; half a tooth where nobody said how exact they are. */
+  const claimOf = (one: Extract<Entry, { kind: 'stands' }>, on: BuildSheet, rotation: Rotation): Claim | undefined => {
+    const poseDeg = on.referencePose.crankDeg.value
+    if (one.place === 'pose') return { placeDeg: poseDeg, pose: true, byMark: undefined }
+    if (one.place === 'tdc') {
+      const placeDeg = tdcOnOneTurn(on, one.cylinderId)
+      return placeDeg === undefined ? undefined : { placeDeg, pose: false, byMark: undefined }
+    }
+    const mark = on.marks.find(({ id }) => id === one.markId)
+    const member = on.members.find(({ id }) => id === mark?.memberId)
+    if (!mark || on.shafts.find(({ id }) => id === member?.shaftId)?.kind !== 'crank') return undefined
+    const { deg } = crankPlace(rotation, on, undefined).place
+    const otherTurn = deg !== undefined && Math.abs(wrap(deg - poseDeg, on.cycleDeg)) > 180
+    const off = one.offDeg ?? 0
+    const cut = mark.exact?.how === 'exact' ? 0 : 90 / (member?.teeth?.value ?? NaN)
+    return {
+      placeDeg: poseDeg + off,
+      pose: Math.abs(off) <= (on.trimDeg?.value ?? 4) && !otherTurn,
+      byMark: { markId: mark.id, sigmaDeg: Math.hypot(0.5, cut) },
+    }
   }
   const jobOf = (one: Entry) =>
     all.find((other): other is Begins => other.kind === 'begins' && other.job.id === one.jobId)

@@ -72,11 +72,10 @@ const provedAt =
       const good = shafts.filter(
         (shaft) =>
           !w.outOf(shaft, n, on) &&
-          w
-            .lastOfEach(shaft, n)
-            .some(
-              (read) => read.proves && w.saidBy(read) && w.says(w.saidBy(read) as never, w.safeOut(shaft, on)) === 'in',
-            ),
+          w.lastOfEach(shaft, n).some((read) => {
+            const said = read.proves ? w.saidBy(read) : undefined
+            return said && w.tells(read, said, on) && w.says(said, w.safeOut(shaft, on)) === 'in'
+          }),
       )
       const proved = new Set(['crank', ...good])
       for (let again = true; again;) {

@@ -1,6 +1,6 @@
 import { markSeat, pitchesFromCount } from '../../drive'
 import { latenessOfRead, readZeros } from '../../ledger'
-import { crankPlace } from '../../ledger/rotation'
+import { crankPlace, type Rotation } from '../../ledger/rotation'
 import type { BuildSheet, Entry } from '../../model'
 import type { Happening } from './history'
 import {
@@ -36,11 +36,11 @@ const readsAt =
           : []
       const dropped = [...touchedNow, ...settledNow].flatMap((link) => w.behind(link, on))
       const kept = were.filter(({ shaft }) => !dropped.includes(shaft))
-      if (one.kind !== 'camMark' && one.kind !== 'camSet') return kept
+      if (one.kind !== 'camMark' && one.kind !== 'camSet' && one.kind !== 'camAtMark') return kept
       if (one.kind === 'camSet' && w.isLoose(one.shaftId, n - 1)) return kept
       const way = w.wayTo(one.shaftId, on)
       if (
-        one.kind === 'camMark' &&
+        one.kind !== 'camSet' &&
         one.phase === 'found' &&
         way.some((link) => w.lastChangedIn(link, n - 1) === one.jobId)
       )
@@ -66,8 +66,24 @@ const markSeen = (w: World) => (one: Extract<Entry, { kind: 'camSet' }>, n: numb
         : pose + rotation.totalDeg - poseSeen
   if (at === undefined || against) return undefined
   const past = wrap(at - pose, on.cycleDeg)
-  return Math.abs(past) > 45 ? undefined : { latenessDeg: past + one.offDeg * 2, sigmaDeg: 2 }
+  if (Math.abs(past) > 45) return undefined
+  const mark = on.marks.find(({ id }) => id === one.markId) ?? markOn(on, one.shaftId)
+  const exact = mark?.exact ?? (one.markId === undefined ? { how: 'exact' } : { how: 'halfTooth' })
+  const teeth = on.members.find(({ id }) => id === mark?.memberId)?.teeth?.value ?? NaN
+  const cut = exact.how === 'exact' ? 0 : 90 / teeth
+  return { latenessDeg: past + one.offDeg * 2, sigmaDeg: Math.hypot(2, 2 * cut, byMark(rotation)) }
 }
+
+const byMark = ({ reference }: Rotation) => reference?.byMark?.sigmaDeg ?? 0
+
+const markOn = (on: BuildSheet, shaft: string) =>
+  on.marks.find(({ memberId }) => on.members.some(({ id, shaftId }) => id === memberId && shaftId === shaft))
+
+/** Seen by a mark, it tells a tooth while two sigma stay under half of one. */
+const tells =
+  (w: World) =>
+  ({ entry, shaft }: Read, { sigmaDeg }: Lateness, on: BuildSheet) =>
+    entry.kind === 'camMark' || 2 * sigmaDeg < w.toothOf(shaft, on) / 2
 
 const zerosOf = (w: World) => (id: string) =>
   w.ask(`zeros ${id}`, 0, () =>
@@ -81,7 +97,7 @@ const saidBy =
   (w: World) =>
   (read: Read): Lateness | undefined => {
     if (read.atMark) return read.atMark
-    if (read.entry.kind !== 'camMark') return undefined
+    if (read.entry.kind !== 'camMark' && read.entry.kind !== 'camAtMark') return undefined
     const said = latenessOfRead(w.history.sheetOf(read.entry.jobId), zerosOf(w)(read.entry.jobId), read.entry)
     return typeof said === 'string' ? undefined : said
   }
@@ -189,5 +205,6 @@ export const readingQuestions = (w: World): ReadingQuestions => ({
   toothOf: toothOf(w),
   safeOut: safeOut(w),
   says,
+  tells: tells(w),
   lastOfEach: lastOfEach(w),
 })

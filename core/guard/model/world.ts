@@ -1,4 +1,5 @@
 import type { BuildSheet, Entry } from '../../model'
+import type { CrankPlace } from '../../ledger'
 import type { Rotation } from '../../ledger/rotation'
 import { historyOf, type Begins, type Engine, type Happening, type History } from './history'
 
@@ -17,7 +18,14 @@ export interface Crank {
   readonly rotation: Rotation
   readonly poseSeen: number | undefined
   /** A claim that the turns written do not lead to. */
-  readonly against: { readonly entry: Entry; readonly placeDeg: number; readonly pose: boolean } | undefined
+  readonly against:
+    | {
+        readonly entry: Entry
+        readonly placeDeg: number
+        readonly pose: boolean
+        readonly byMark: CrankPlace['byMark']
+      }
+    | undefined
 }
 export interface Lateness {
   readonly latenessDeg: number
@@ -106,6 +114,7 @@ export interface ReadingQuestions {
   readonly toothOf: (shaft: string, on: BuildSheet) => number
   readonly safeOut: (shaft: string, on: BuildSheet) => number
   readonly says: (lateness: Lateness, safe: number) => 'in' | 'out' | 'cannotTell'
+  readonly tells: (read: Read, lateness: Lateness, on: BuildSheet) => boolean
   readonly lastOfEach: (shaft: string, n: number) => Read[]
 }
 export interface ProofQuestions {

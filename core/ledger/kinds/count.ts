@@ -3,13 +3,6 @@ import * as field from '../../model/fields'
 import { takeCount } from '../stand/links'
 import type { LedgerKind } from './kind'
 
-export const countRule = field.oneOf('Which of the two marked ends are counted with', [
-  'both',
-  'firstOnly',
-  'lastOnly',
-  'neither',
-])
-
 const teethOn = (end: 'from' | 'to') =>
   field.whole(
     `Counted ${end} the tooth or gap that stands so many on from the mark, + = along the loop’s travel; nothing or 0: ${end} the mark itself`,
@@ -22,14 +15,14 @@ export const countShape = entryShape('count', 'Links, pins or teeth counted betw
   fromMarkId: field.id('The mark it was counted from, with the travel of the loop'),
   toMarkId: field.id('The mark it was counted to'),
   run: field.oneOf('Whether the run between is pulled', ['tight', 'slack']),
-  rule: countRule,
+  rule: field.countRule,
   counted: field.whole('Links, pins or teeth counted by that rule', 0, 2000),
   fromTeeth: teethOn('from').optional(),
   toTeeth: teethOn('to').optional(),
   phase: field.phase,
 })
 
-export type CountRule = field.ValueOf<typeof countRule>
+export type CountRule = field.ValueOf<typeof field.countRule>
 
 export const count: LedgerKind<'count'> = {
   inJob: (soFar, entry, sheet) => {

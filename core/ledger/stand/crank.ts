@@ -1,5 +1,8 @@
+import { crankMarkOf } from '../../byMark'
 import { firingDegOf, tdcOnOneTurn } from '../../cylinders'
+import type { BuildSheet } from '../../model/buildSheet'
 import type { EntryOf } from '../../model/entry'
+import type { CrankPlace } from '../state'
 import { wrapToSigned } from '../../units'
 import { crankPlace, rotationStands, rotationTurned, rotationWitness } from '../rotation'
 import { zeroOfEntry } from '../zeros'
@@ -78,20 +81,42 @@ export function takeWitness(soFar: StandSoFar, entry: EntryOf<'witness'>): void 
   soFar.rotation = rotationWitness(soFar.rotation, { evidence: entry.evidence, placeDeg, cycleDeg })
 }
 
+/** Where somebody says that the crank stands, and whether that is the timing position; undefined where the sheet does not tell: a cylinder whose TDC is not
+ *  known, a mark that is on it no more. A mark that meets in the timing position is the timing position, unless the crank is known to be on the other turn. */
+export function placeOfClaim(
+  sheet: BuildSheet,
+  { place, cylinderId, markId, offDeg = 0 }: Pick<EntryOf<'stands'>, 'place' | 'cylinderId' | 'markId' | 'offDeg'>,
+  atDeg: number | undefined,
+): { readonly placeDeg: number; readonly pose: boolean; readonly byMark?: CrankPlace['byMark'] } | undefined {
+  const poseDeg = sheet.referencePose.crankDeg.value
+  if (place === 'pose') return { placeDeg: poseDeg, pose: true }
+  if (place === 'tdc') {
+    const placeDeg = tdcOnOneTurn(sheet, cylinderId)
+    return placeDeg === undefined ? undefined : { placeDeg, pose: false }
+  }
+  const mark = crankMarkOf(sheet, markId)
+  if (!mark) return undefined
+  const placeDeg = mark.placeDeg + offDeg
+  const onTurn = Math.abs(wrapToSigned(placeDeg - poseDeg, 360)) <= trimOf(sheet)
+  const onCycle = atDeg === undefined || Math.abs(wrapToSigned(atDeg - poseDeg, sheet.cycleDeg)) <= 180
+  return { placeDeg, pose: onTurn && onCycle, byMark: { markId: mark.id, sigmaDeg: mark.sigmaDeg } }
+}
+
 /** Somebody says where the crank stands. A claim that the turns written do not lead to is not taken up: the place is then not known until it is
  *  settled, struck, or the turn is written. */
 export function takeStands(soFar: StandSoFar, entry: EntryOf<'stands'>, arrivedOff: boolean): void {
   const { sheet } = soFar
-  const placeDeg = entry.place === 'pose' ? sheet.referencePose.crankDeg.value : tdcOnOneTurn(sheet, entry.cylinderId)
-  if (placeDeg === undefined) return
-  noteCrank(soFar, entry, `${entry.place} ${entry.cylinderId}`)
+  const claim = placeOfClaim(sheet, entry, placeNow(soFar))
+  if (!claim) return
+  const { placeDeg, pose, byMark } = claim
+  noteCrank(soFar, entry, `${entry.place} ${entry.markId ?? entry.cylinderId}`)
   if (isDisputed(soFar, 'crank', 'crank')) return
   if (claimContradicts(soFar, entry.place, placeDeg)) {
-    soFar.rotation = { ...soFar.rotation, contradicted: { entryId: entry.id, placeDeg, pose: entry.place === 'pose' } }
+    soFar.rotation = { ...soFar.rotation, contradicted: { entryId: entry.id, placeDeg, pose, byMark } }
     soFar.poseSeenDeg = undefined
     return
   }
-  stand(soFar, { placeDeg, pose: entry.place === 'pose', arrivedOff })
+  stand(soFar, { placeDeg, pose, arrivedOff, byMark })
 }
 
 /** What `takeStands` would do with a claim, for asking before it is written. */
@@ -107,7 +132,7 @@ export function claimContradicts(
     readonly loops: ReadonlyMap<string, { readonly apart: Apart | undefined }>
     readonly couplings: ReadonlyMap<string, { readonly apart: Apart | undefined }>
   },
-  place: 'tdc' | 'pose',
+  place: EntryOf<'stands'>['place'],
   placeDeg: number,
 ): boolean {
   if (rotation.contradicted) return true
@@ -123,14 +148,29 @@ export function claimContradicts(
   return Math.abs(wrapToSigned(placeDeg - onOneTurn, 360)) > mostDeg
 }
 
-function stand(
-  soFar: StandSoFar,
-  { placeDeg, pose, arrivedOff }: { placeDeg: number; pose: boolean; arrivedOff: boolean },
-): void {
+/** Where the crank is on the cycle by the ledger. */
+export function placeNow({
+  rotation,
+  sheet,
+  figures,
+  jobId,
+}: Pick<StandSoFar, 'rotation' | 'sheet' | 'figures' | 'jobId'>): number | undefined {
+  const zero = figures.get(jobId)?.zeros.frames.at(-1)?.zero
+  return crankPlace(rotation, sheet, zero).place.deg
+}
+
+interface Claim {
+  readonly placeDeg: number
+  readonly pose: boolean
+  readonly arrivedOff: boolean
+  readonly byMark: CrankPlace['byMark']
+}
+
+function stand(soFar: StandSoFar, { placeDeg, pose, arrivedOff, byMark }: Claim): void {
   const { sheet } = soFar
   const allOff = sheet.loops.length > 0 && sheet.loops.every(({ id }) => soFar.loops.get(id)?.is === 'off')
   const chosen = pose && arrivedOff && allOff
-  soFar.rotation = rotationStands(soFar.rotation, placeDeg, chosen, sheet.cycleDeg)
+  soFar.rotation = rotationStands(soFar.rotation, placeDeg, chosen, sheet.cycleDeg, byMark)
   const { totalDeg } = soFar.rotation
   if (pose) soFar.poseSeenDeg = totalDeg
   setItems(soFar, (item) => (item.totalDeg === undefined ? { ...item, totalDeg } : item))
@@ -144,5 +184,6 @@ export function settleCrank(soFar: StandSoFar, entry: EntryOf<'settled'>): void 
   if (!contradicted || contradicted.entryId !== entry.part.id) return
   soFar.rotation = { ...soFar.rotation, contradicted: undefined }
   setApart(soFar, ({ apart }) => apart && { at: 'ended', totalDeg: undefined })
-  stand(soFar, { placeDeg: contradicted.placeDeg, pose: contradicted.pose, arrivedOff: false })
+  const { placeDeg, pose, byMark } = contradicted
+  stand(soFar, { placeDeg, pose, arrivedOff: false, byMark })
 }

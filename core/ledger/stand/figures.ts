@@ -19,12 +19,17 @@ export function safeOutOf(
   shaftId: string,
 ): { readonly deg: number; readonly from: 'sheet' | 'tooth' | 'usual' } {
   if (sheet.safeOutDeg) return { deg: sheet.safeOutDeg.value, from: 'sheet' }
+  const toothDeg = toothOnWay(sheet, shaftId)
+  if (toothDeg === undefined) return { deg: SAFE_OUT_WITHOUT_TEETH_DEG, from: 'usual' }
+  return toothDeg <= MOST_SAFE_OUT_DEG ? { deg: toothDeg, from: 'tooth' } : { deg: MOST_SAFE_OUT_DEG, from: 'usual' }
+}
+
+/** What a tooth of the last sprocket, pulley or gear on a camshaft's way is worth, crank degrees; undefined where nobody counted it. */
+export function toothOnWay(sheet: BuildSheet, shaftId: string): number | undefined {
   const shaft = partsOf(sheet).shaft(shaftId)
   const link = readDrive(sheet)
     .holdsBy(shaftId)
     ?.findLast(({ memberId }) => memberId !== undefined)
-  const member = partsOf(sheet).member(link?.memberId)
-  if (!shaft || !member?.teeth) return { deg: SAFE_OUT_WITHOUT_TEETH_DEG, from: 'usual' }
-  const toothDeg = toothWorth(member.teeth.value, readDrive(sheet).ratioOf(shaft)).crankDeg
-  return toothDeg <= MOST_SAFE_OUT_DEG ? { deg: toothDeg, from: 'tooth' } : { deg: MOST_SAFE_OUT_DEG, from: 'usual' }
+  const teeth = partsOf(sheet).member(link?.memberId)?.teeth?.value
+  return shaft && teeth ? toothWorth(teeth, readDrive(sheet).ratioOf(shaft)).crankDeg : undefined
 }

@@ -1,14 +1,15 @@
+import { cutSigmaDeg, offPlace, tellsToothBy } from '../../byMark'
 import { isSaid, MARK_BY_EYE_SIGMA_DEG } from '../../cams'
 import type { BuildSheet } from '../../model/buildSheet'
 import type { EntryOf } from '../../model/entry'
 import { partsOf } from '../../sheet'
 import { ratioValue, wrapToSigned } from '../../units'
 import { markPoseDeg, type MemberLateness, readDrive, readMeshCount } from '../../drive'
-import { isCamRead, latenessOfRead, thingOfRead } from '../camWitnesses'
+import { isCamRead, latenessOfRead, tellsToothOf, thingOfRead } from '../camWitnesses'
 import { crankPlace } from '../rotation'
 import { alike, readLoop } from '../sectionCounts'
 import type { WayLink } from '../../drive'
-import { safeOutOf } from './figures'
+import { safeOutOf, toothOnWay } from './figures'
 import type { LinkStand, ShaftReading, Stand } from './stand'
 
 /** What proofs are worked out from: of a stand, or of one that is being folded. */
@@ -174,8 +175,21 @@ export function provedShafts(proving: Proving): ReadonlySet<string> {
 const readsIn = (proving: Proving, shaftId: string) =>
   readsOf(proving, shaftId).some((reading) => {
     const lateness = reading.proves ? latenessOfReading(proving, reading) : undefined
-    return lateness && saysOf(lateness, safeOutOf(proving.sheet, shaftId).deg) === 'in'
+    return (
+      lateness &&
+      canTell(proving.sheet, reading, lateness) &&
+      saysOf(lateness, safeOutOf(proving.sheet, shaftId).deg) === 'in'
+    )
   })
+
+/** Whether a reading can be a witness of the tooth. One by a mark can while its two sigma stay under half a tooth; a clock face never. */
+export function canTell(sheet: BuildSheet, { entry, shaftId }: ShaftReading, { sigmaDeg }: Lateness): boolean {
+  const ofSet = entry.kind === 'camSet' && entry.off ? tellsToothBy(entry.off) : 'ifSharp'
+  const tells = isCamRead(entry) ? tellsToothOf(entry) : ofSet
+  if (tells !== 'ifSharp') return tells === undefined
+  const toothDeg = toothOnWay(sheet, shaftId)
+  return toothDeg !== undefined && 2 * sigmaDeg < toothDeg / 2
+}
 
 /** Whether everything that a link holds is proved, so that it is as good as it came. */
 export function isLinkProved(proving: Proving, kind: 'loop' | 'coupling', id: string): boolean {
@@ -190,13 +204,16 @@ export function isLinkProved(proving: Proving, kind: 'loop' | 'coupling', id: st
 
 /** A camshaft seen at its mark by eye while the drive held it, the crank at a place that the ledger knows: a crank past the timing position means a
  *  late cam, and so does a camshaft short of its mark. Undefined where the crank's place is not known or far from it. */
-export function latenessAtMark(proving: Proving, { shaftId, offDeg }: EntryOf<'camSet'>): Lateness | undefined {
+export function latenessAtMark(
+  proving: Proving,
+  { shaftId, offDeg, off, markId }: EntryOf<'camSet'>,
+): Lateness | undefined {
   const { sheet, rotation, poseSeenDeg } = proving
   const shaft = partsOf(sheet).shaft(shaftId)
   if (!shaft) return undefined
-  const mark = sheet.marks.find(({ memberId }) =>
-    sheet.members.some((one) => one.id === memberId && one.shaftId === shaftId),
-  )
+  const mark =
+    partsOf(sheet).mark(markId) ??
+    sheet.marks.find(({ memberId }) => sheet.members.some((one) => one.id === memberId && one.shaftId === shaftId))
   const { place } = crankPlace(rotation, sheet, undefined)
   const seenDeg = rotation.reference ? place.deg : undefined
   const atDeg =
@@ -206,5 +223,14 @@ export function latenessAtMark(proving: Proving, { shaftId, offDeg }: EntryOf<'c
   const pastDeg = wrapToSigned(atDeg - markPoseDeg(sheet, mark), sheet.cycleDeg)
   if (Math.abs(pastDeg) > 45) return undefined
   const perTurn = Math.abs(ratioValue(readDrive(sheet).ratioOf(shaft)))
-  return { latenessDeg: pastDeg + offDeg / perTurn, sigmaDeg: (2 * MARK_BY_EYE_SIGMA_DEG) / perTurn }
+  const told = off && off.by !== 'pushrods' ? offPlace(sheet, shaft, off) : undefined
+  const offSigma = typeof told === 'object' ? told.sigmaDeg : 0
+  // A line that names its mark was written where people are asked how exact it is.
+  const exact = mark?.exact ?? (markId === undefined ? undefined : ({ how: 'halfTooth' } as const))
+  const cutSigma = exact ? cutSigmaDeg(exact, partsOf(sheet).member(mark?.memberId)?.teeth?.value) : 0
+  const crankSigma = rotation.reference?.byMark?.sigmaDeg ?? 0
+  return {
+    latenessDeg: pastDeg + offDeg / perTurn,
+    sigmaDeg: Math.hypot((2 * MARK_BY_EYE_SIGMA_DEG) / perTurn, offSigma / perTurn, cutSigma / perTurn, crankSigma),
+  }
 }

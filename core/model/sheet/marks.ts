@@ -2,6 +2,17 @@ import * as z from 'zod'
 import * as field from '../fields'
 import { nameSchema, sideSchema, trusted } from '../primitives'
 
+/** How far a mark can be trusted to stand where it says: that is asked once. */
+const exactSchema = z
+  .discriminatedUnion('how', [
+    z.strictObject({ how: field.oneOf('Cut where it belongs; or somewhere within its tooth', ['exact', 'halfTooth']) }),
+    z.strictObject({
+      how: z.literal('degrees'),
+      deg: z.number().min(0.1).max(45).describe('Sure to so many degrees of the shaft it is on, either way'),
+    }),
+  ])
+  .describe('How exact the mark is; missing = nobody was asked')
+
 /** A mark on a sprocket, pulley, gear or hub. */
 export const markSchema = z.strictObject({
   id: field.id('This mark'),
@@ -23,6 +34,7 @@ export const markSchema = z.strictObject({
     .describe('Where it points when it meets, degrees counter-clockwise from +x, seen from the timing side'),
   cutFor: field.oneOf('What it is cut for', ['pose', 'tdc', 'spark', 'assembly', 'casting', 'unknown']),
   meets: field.words('What it meets'),
+  exact: exactSchema.optional(),
 })
 
 /** A mark on a rim of the crank: pulley, damper or flywheel. What it is cut for is a claim until it is read against the zero. */
@@ -39,6 +51,7 @@ export const rimMarkSchema = z.strictObject({
   errorDeg: trusted(z.number().min(-180).max(180))
     .optional()
     .describe('How far after its claim a job found it, on one turn, crank degrees'),
+  exact: exactSchema.optional(),
 })
 
 /** What a job reads a camshaft by. */
@@ -58,8 +71,16 @@ export const bookCountSchema = z.strictObject({
   pitches: trusted(z.number().min(0).max(2000).multipleOf(0.5)).describe(
     'Pitches from mark to mark along that run without slack, whatever rule of counting it was printed by',
   ),
+  printed: z
+    .strictObject({
+      counted: z.number().int().min(0).max(2000).describe('The number as it is printed'),
+      rule: field.countRule,
+    })
+    .optional()
+    .describe('As the book has it, by its own rule; missing = it was given as pitches'),
 })
 
+export type Exact = z.output<typeof exactSchema>
 export type Mark = z.output<typeof markSchema>
 export type RimMark = z.output<typeof rimMarkSchema>
 export type BookCount = z.output<typeof bookCountSchema>
