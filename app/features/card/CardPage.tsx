@@ -221,7 +221,7 @@ function CardNotes({ view: { sheet, state, steps } }: { view: JobView }) {
       <p className="soft">
         {state.crank.deg === undefined
           ? 'Crank: place not known.'
-          : `Crank left at ${fixed(state.crank.deg, 1)}°, ${state.crank.doubt}.`}{' '}
+          : `Crank left at ${fixed(state.crank.deg, 1)}°, ${state.crank.doubt === 'byMark' ? 'by the mark' : state.crank.doubt}.`}{' '}
         Guard when this was shown: {verdictTitle(judgeGuard(sheet, { ...state, closed: undefined })).toLowerCase()}. ±
         are two sigma. The maker’s manual and the rules of the place come first.
       </p>

@@ -1,7 +1,6 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
-import { claimContradicts } from '@link-count/core/ledger'
-import { tdcOnOneTurn } from '@link-count/core/cylinders'
+import { claimContradicts, placeNow, placeOfClaim } from '@link-count/core/ledger'
 import type { NewEntry } from '@link-count/core/model'
 import { fixed, wrapToSigned } from '@link-count/core/units'
 import { Dialog } from '../../ui/Dialog'
@@ -62,9 +61,9 @@ function contradicts(
   { state, sheet, job }: ReturnType<typeof useBench>['view'],
   newEntry: Extract<NewEntry, { kind: 'stands' }>,
 ) {
-  const placeDeg =
-    newEntry.place === 'pose' ? sheet.referencePose.crankDeg.value : tdcOnOneTurn(sheet, newEntry.cylinderId)
-  return placeDeg !== undefined && claimContradicts({ ...state.stand, sheet, jobId: job.id }, newEntry.place, placeDeg)
+  const stand = { ...state.stand, sheet, jobId: job.id }
+  const claim = placeOfClaim(sheet, newEntry, placeNow(stand))
+  return claim !== undefined && claimContradicts(stand, newEntry.place, claim.placeDeg)
 }
 
 /** Said to stand where the turns written do not lead: either a turn was not written, or what is written is wrong. */

@@ -3,7 +3,7 @@ import type { GuardReason } from '@link-count/core/guard'
 import { fixed, type Side } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 import { handWords, reasonWords, sideName, turnWords } from '../../ui/wording'
-import { planTo, wheelAt, type TurnTarget } from './turnPlan'
+import { crankMarkAt, planTo, wheelAt, type TurnTarget } from './turnPlan'
 
 /** What somebody may be asked to turn, and what for. */
 export type TurnAsk =
@@ -118,6 +118,12 @@ function askTo(target: TurnTarget, view: JobView, side: Side): Asked {
       if (zeros.life === 'inDoubt') return { words: 'The zero is in doubt: read it again first', may: false }
       if (!zero && state.zeroBefore)
         return { words: 'The zero of an earlier job is in doubt: read it again first', may: false }
+      const mark = zero ? undefined : crankMarkAt(view, target.deg)
+      if (mark) {
+        const meets = mark.meets.trim() || 'its pointer'
+        const words = `Turn slowly ${handWords(1, sheet, side)}, ${seen}, until the ${mark.name.toLowerCase()} is at ${meets}`
+        return may(crank.byMark || sheet.cycleDeg === 360 ? words : `${words}. Which turn it is on is not known`)
+      }
       if (!zero) return { words: 'Where the crank stands is not known yet: find TDC first', may: false }
       if (crank.wheelDisagreesDeg !== undefined)
         return may(

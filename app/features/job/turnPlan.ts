@@ -1,13 +1,21 @@
+import { crankMarksOf, type CrankMark } from '@link-count/core/byMark'
 import { planTurn, type TurnPlan } from '@link-count/core/guard'
 import { cycleEvents, nextEvent, type CycleEvent, type Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
-import { fixed, wrapTo360 } from '@link-count/core/units'
+import { fixed, wrapTo360, wrapToSigned180 } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 
 export interface TurnTarget {
   readonly deg: number
   readonly words: string
 }
+
+/** A mark this near to a place says that the crank stands there. */
+const AT_PLACE_DEG = 1
+
+/** The mark by which the crank is seen at a place; undefined where it has none there. */
+export const crankMarkAt = ({ sheet }: Pick<JobView, 'sheet'>, placeDeg: number): CrankMark | undefined =>
+  crankMarksOf(sheet).find((mark) => Math.abs(wrapToSigned180(mark.placeDeg - placeDeg)) <= AT_PLACE_DEG)
 
 /** Where the crank belongs for a step; undefined when the step does not turn it to a place. */
 export function targetOfStep(step: Step, view: JobView): TurnTarget | undefined {

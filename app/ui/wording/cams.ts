@@ -12,6 +12,9 @@ export const notSaidWords: Record<NotSaid, string> = {
   twoCamshafts: 'Inlet and exhaust stand on two camshafts: rocking alone cannot tell which of them is off.',
   noClock: 'The sheet does not say where this lobe points at full lift.',
   noRadius: 'It cannot be worked out from that radius.',
+  noTeeth: 'Nobody has counted the teeth of its sprocket: off by teeth says nothing before.',
+  noMark: 'That mark is not on the build sheet any more.',
+  crankElsewhere: 'The crank stands at another place than where this mark meets.',
 }
 
 /** A clock face to the quarter hour: "half past 9". */

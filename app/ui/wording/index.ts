@@ -1,3 +1,4 @@
+export * from './byMark'
 export * from './counts'
 export * from './turning'
 export * from './steps'

@@ -3,7 +3,7 @@ import { fixed, wrapToSigned } from '@link-count/core/units'
 import { useBench } from '../JobContext'
 import './CrankReadout.css'
 
-const doubts = { proven: 'proven', reckoned: 'reckoned, not proven', unknown: 'not known' }
+const doubts = { proven: 'proven', byMark: 'by the mark', reckoned: 'reckoned, not proven', unknown: 'not known' }
 
 /** The drawn crank as a large number, and the engine's own place under it. It is written straight onto the page: with every frame of a drag nothing is
  *  rendered. */
@@ -14,8 +14,9 @@ export function CrankReadout() {
   const figure = useRef<HTMLDivElement>(null)
   const words = useRef<HTMLParagraphElement>(null)
   useEffect(() => {
-    const { deg: stands, doubt } = crank
-    const here = `the engine stands here, ${doubts[doubt]}${zero ? `, ± ${fixed(2 * zero.sigmaDeg, 2)}°` : ''}`
+    const { deg: stands, doubt, byMark } = crank
+    const sigmaDeg = byMark?.sigmaDeg ?? zero?.sigmaDeg
+    const here = `the engine stands here, ${doubts[doubt]}${sigmaDeg === undefined ? '' : `, ± ${fixed(2 * sigmaDeg, 2)}°`}`
     const there = `drawn; the engine stands at ${fixed(stands ?? 0, 1)}°, ${doubts[doubt]}`
     const write = () => {
       const deg = drawn.get()

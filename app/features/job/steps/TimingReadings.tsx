@@ -15,7 +15,7 @@ import { MeshCount } from './MeshCount'
 import { Fold } from '../../../ui/Fold'
 import { Word } from '../../../ui/Word'
 
-const { camMark: CamMarkWay, ...byOtherWays } = camWayPanels
+const { camMark: CamMarkWay, camAtMark: AtMarkWay, ...byOtherWays } = camWayPanels
 const others = Object.entries(byOtherWays) as [CamWayKind, (typeof camWayPanels)[CamWayKind]][]
 
 /** The ways one camshaft is read, each a witness: its mark against the crank, the count, an opening and a closing. */
@@ -38,13 +38,29 @@ export function TimingReadings({
   const has = (kind: string) => reads.some((read) => read.kind === kind)
   const { silent } = camWitnesses({ sheet, zeros: state.zeros, camReads: reads }, shaft.id, phase)
   const counted = state.counts.some((one) => one.phase === phase)
+  // Without a wheel there is nothing to bring the mark by.
+  const byWheel = state.zero !== undefined || state.degreeWheel !== undefined
+  const markByWheel = (
+    <Fold title={camWayWords.camMark} note={has('camMark') ? 'written' : 'not yet'} open={byWheel && !has('camMark')}>
+      <CamMarkWay step={step} shaft={shaft} phase={phase} />
+    </Fold>
+  )
   return (
     <div className="stack">
-      <Fold title={camWayWords.camMark} note={has('camMark') ? 'written' : 'not yet'} open={!has('camMark')}>
-        <CamMarkWay step={step} shaft={shaft} phase={phase} />
+      {byWheel && markByWheel}
+      <Fold
+        title={camWayWords.camAtMark}
+        note={has('camAtMark') ? 'written' : 'not yet'}
+        open={!byWheel && !has('camAtMark')}
+      >
+        <AtMarkWay step={step} shaft={shaft} phase={phase} />
       </Fold>
       {counts && sheet.loops.length > 0 && (
-        <Fold title="Count the tight run" note={counted ? 'written' : 'not yet'} open={has('camMark')}>
+        <Fold
+          title="Count the tight run"
+          note={counted ? 'written' : 'not yet'}
+          open={has('camMark') || has('camAtMark')}
+        >
           <CountPanel step={step} />
         </Fold>
       )}
@@ -60,6 +76,7 @@ export function TimingReadings({
             <MeshCount coupling={mesh} step={step} phase={phase} />
           </Fold>
         ))}
+      {!byWheel && markByWheel}
       {others.map(([kind, Way]) => (
         <Fold key={kind} title={camWayWords[kind]} note={has(kind) ? 'written' : 'not yet'} open={false}>
           <Way step={step} shaft={shaft} phase={phase} />
@@ -75,7 +92,7 @@ export function TimingReadings({
           )
         )
       })}
-      {timing && sheet.cycleDeg === 720 && view.state.crank.deg === undefined && (
+      {timing && sheet.cycleDeg === 720 && byWheel && state.crank.deg === undefined && (
         <p className="soft">
           The half of the cycle is not known, so a cam half a turn out would read the same here: see Which TDC.
         </p>

@@ -1,5 +1,7 @@
 import type { CamWayKind, TimingWitness } from '@link-count/core/cams'
+import { crankMarkOf } from '@link-count/core/byMark'
 import { fixed, formatMm } from '@link-count/core/units'
+import { atCrankMarkWords, seenOffWords } from '../byMark'
 import { hourWords } from '../cams'
 import type { Lines } from '.'
 import { phaseWords } from './phase'
@@ -7,6 +9,7 @@ import { phaseWords } from './phase'
 /** The ways a camshaft is read. */
 export const camWayWords: Record<TimingWitness['kind'], string> = {
   camMark: 'Cam mark against the crank',
+  camAtMark: 'Cam mark, crank at its own',
   valveEvents: 'Opening and closing',
   count: 'Count of the tight run',
   lobeCentre: 'Lobe centre, equal lifts',
@@ -19,6 +22,15 @@ export const camWayWords: Record<TimingWitness['kind'], string> = {
 export const camLines = {
   camMark: (entry, { wheel }) =>
     `Cam mark ${phaseWords[entry.phase]}, wheel ${wheel(entry, entry.wheelDeg, 2)}${entry.approach === 'against' ? ', came to it backwards' : ''}`,
+  camAtMark: (entry, { sheet, wheel, nameOf }) => {
+    const { shaftId, phase, crank, off } = entry
+    const mark = crank.by === 'mark' ? crankMarkOf(sheet, crank.markId) : undefined
+    const at =
+      crank.by === 'wheel'
+        ? `wheel ${wheel(entry, crank.wheelDeg, 1)}`
+        : `crank ${atCrankMarkWords(mark ?? { name: crank.markId, meets: '' }, crank.offDeg)}`
+    return `${nameOf('shafts', shaftId)} ${phaseWords[phase]}: ${seenOffWords(off, (id) => nameOf('cylinders', id))}, ${at}`
+  },
   valveEvents: (entry, { wheel, nameOf }) =>
     `${nameOf('cams', entry.camId)} ${phaseWords[entry.phase]}: opens at wheel ${wheel(entry, entry.opensWheelDeg, 1)}, closes at ${wheel(entry, entry.closesWheelDeg, 1)}`,
   lobeCentre: ({ camId, phase, pairs }, { nameOf }) =>

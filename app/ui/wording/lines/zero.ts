@@ -1,5 +1,7 @@
 import type { Evidence, FeelTool } from '@link-count/core/model'
+import { crankMarkOf } from '@link-count/core/byMark'
 import { fixed, formatMm } from '@link-count/core/units'
+import { atCrankMarkWords } from '../byMark'
 import type { Lines } from '.'
 
 const evidenceWords: Record<Evidence, string> = {
@@ -35,8 +37,12 @@ export const zeroLines = {
     `${entry.which === 'first' ? 'First' : 'Second'} contact again, ${wheel(entry, entry.wheelDeg, 2)}`,
   leaning: ({ how }) =>
     how === 'shift' ? 'Readings since the slip shifted by it' : 'Readings since the slip to be taken again',
-  stands: ({ place, cylinderId }, { nameOf }) =>
-    place === 'pose' ? 'Stands at the timing position' : `Stands at TDC of cylinder ${nameOf('cylinders', cylinderId)}`,
+  stands: ({ place, cylinderId, markId, offDeg = 0 }, { nameOf, sheet }) =>
+    place === 'mark'
+      ? `Crank seen: ${atCrankMarkWords(crankMarkOf(sheet, markId) ?? { name: markId ?? 'a mark', meets: '' }, offDeg)}`
+      : place === 'pose'
+        ? 'Stands at the timing position'
+        : `Stands at TDC of cylinder ${nameOf('cylinders', cylinderId)}`,
   turned: (entry, { wheel }) => {
     const ended = { onMark: 'on the mark', short: 'short of it', past: 'past it' }[entry.ended]
     const read = entry.wheelDeg === undefined ? '' : `, wheel ${wheel(entry, entry.wheelDeg, 1)}`

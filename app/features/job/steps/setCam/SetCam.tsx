@@ -1,39 +1,37 @@
-import { Button, SegmentedControl } from '@mantine/core'
-import { useState } from 'react'
-import { couplingsTo } from '@link-count/core/drive'
+import { Button } from '@mantine/core'
+import { inTeeth, markSigmaDeg, offPlace, type SeenOff } from '@link-count/core/byMark'
+import { markOfShaft } from '@link-count/core/cams'
+import { couplingsTo, markPoseDeg, readDrive } from '@link-count/core/drive'
+import type { Mark, NewEntry, Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
-import { formatLateness } from '@link-count/core/units'
-import { entryLimits } from '@link-count/core/model'
-import { DegreesInput, useDegreesField, type Taken } from '../../../../ui/fields'
+import { fixed, formatLateness, ratioValue } from '@link-count/core/units'
+import { nounsOfAll, seenOffWords } from '../../../../ui/wording'
 import { askTurn } from '../../askTurn'
+import { AskExact } from '../../byMark/AskExact'
+import { CrankCrept } from '../../byMark/CrankCrept'
+import { creepEntries, pastPlace } from '../../byMark/creep'
+import { useCrankMark } from '../../byMark/useCrankMark'
+import { useSeenOff } from '../../byMark/useSeenOff'
 import { useBench } from '../../JobContext'
 import { timingPosition } from '../../timingPosition'
 import { TurnTo } from '../../TurnTo'
 import { CouplingWork } from '../CouplingWork'
-import { Fold } from '../../../../ui/Fold'
-import { nounsOfAll } from '../../../../ui/wording'
 
-/** With the loop off: the cam to its mark, and how far it is off it. */
+/** With the loop off: the cam to its mark, and how far it is off it by whatever is seen; the crank looked at each time. */
 export function SetCam({ step }: { readonly step: Step }) {
-  const { view, side, say } = useBench()
-  const { sheet, state, job } = view
+  const { view, side } = useBench()
+  const { sheet, state } = view
   const shaft = partsOf(sheet).shaft(step.targetIds[0])
-  const set = shaft && state.camSet[shaft.id]
   if (!shaft) return null
-  const mark = sheet.marks.find(({ memberId }) =>
-    sheet.members.some(({ id, shaftId }) => id === memberId && shaftId === shaft.id),
-  )
+  const mark = markOfShaft(sheet, shaft.id)
   const couplings = couplingsTo(sheet, shaft.id)
   const apart = couplings.some(({ id }) => state.couplings[id]?.together === false)
   const justTogether = couplings.some(({ id }) => state.couplings[id]?.proof === 'notRead')
   const off = sheet.loops.length === 0 || apart || justTogether || Object.values(state.loops).some(({ on }) => !on)
-  const { target, arrived, stood } = timingPosition(view, step.id)
+  const { target, arrived, stood } = timingPosition(view, step.id, markPoseDeg(sheet, mark))
   const meets = { mark: mark?.name.toLowerCase() ?? 'cam mark', meets: mark?.meets || 'its pointer' }
   const bring = askTurn({ camshaftTo: meets }, view, side)
-  const write = (offDeg: number, text: string, typed: readonly Taken[] = []) => {
-    void say({ kind: 'camSet', shaftId: shaft.id, offDeg, typed: [{ field: 'off', text }], stepId: step.id }, typed)
-  }
   return (
     <div className="stack">
       {!off && (
@@ -48,61 +46,106 @@ export function SetCam({ step }: { readonly step: Step }) {
       ))}
       {!apart && (
         <>
+          <CrankCrept target={target} />
           {off && !justTogether && <p className={bring.may ? undefined : 'warn'}>{bring.words}</p>}
           {justTogether && (
             <p>
-              With the crank at the timing position: see whether the {meets.mark} meets {meets.meets}.
+              With the crank at its place: see whether the {meets.mark} meets {meets.meets}.
             </p>
           )}
-          <Button variant={set ? 'quiet' : 'filled'} onClick={() => write(0, 'meets')}>
-            It meets
-          </Button>
-          <OffByDegrees fieldKey={`${job.id}:${step.id}:off`} onWrite={write} />
+          <SeenSet key={shaft.id} step={step} shaft={shaft} mark={mark} />
         </>
       )}
-      {set && (
-        <p className="result">
-          {shaft.name}:{' '}
-          <span className="reading">
-            {set.offDeg === 0 ? 'meets its mark' : `${formatLateness(set.offDeg)} (its own degrees)`}
-          </span>
-        </p>
-      )}
+      <SetSoFar shaft={shaft} placeDeg={target.deg} />
     </div>
   )
 }
 
-function OffByDegrees({
-  fieldKey,
-  onWrite,
+/** How the camshaft stands now, and where the crank does. */
+function SeenSet({
+  step,
+  shaft,
+  mark,
 }: {
-  readonly fieldKey: string
-  readonly onWrite: (offDeg: number, text: string, typed: readonly Taken[]) => void
+  readonly step: Step
+  readonly shaft: Shaft
+  readonly mark: Mark | undefined
 }) {
-  const field = useDegreesField(fieldKey, { ...entryLimits('camSet', 'offDeg'), least: 0 })
-  const [way, setWay] = useState<'late' | 'early'>('late')
+  const { view, say } = useBench()
+  const { sheet, job } = view
+  const key = `${job.id}:${step.id}:${shaft.id}:set`
+  const crank = useCrankMark(key, markPoseDeg(sheet, mark))
+  const seen = useSeenOff(key, shaft, mark)
+  const offDeg = seen.off && ownOff(sheet, shaft, seen.off)
+  const write = () => {
+    const fields = { ...crank?.fields, ...seen.fields }
+    for (const field of Object.values(fields)) field.ask()
+    if (!seen.off || offDeg === undefined || (crank && !crank.crank)) return
+    const typed = Object.entries(fields).map(([field, { text }]) => ({ field, text }))
+    const set: NewEntry = {
+      kind: 'camSet',
+      shaftId: shaft.id,
+      offDeg,
+      off: seen.off,
+      ...(mark && seen.byMark ? { markId: mark.id } : {}),
+      typed,
+      stepId: step.id,
+    }
+    const moved = crank?.crank ? creepEntries(view, crank.crank, step.id) : []
+    void say([...moved, set], [...Object.values(fields), ...(crank?.besides ?? []), ...seen.besides])
+  }
   return (
-    <Fold title="It stands off by some degrees">
-      <DegreesInput field={field} label="Degrees of the camshaft" onEnter={() => undefined} />
-      <SegmentedControl
-        aria-label="Which way off"
-        value={way}
-        onChange={(value) => setWay(value as 'late')}
-        data={[
-          { value: 'late', label: 'Late' },
-          { value: 'early', label: 'Early' },
-        ]}
-      />
-      <Button
-        variant="default"
-        onClick={() => {
-          field.ask()
-          if (field.value !== undefined)
-            onWrite(way === 'late' ? field.value : -field.value, `${field.text} ${way}`, [field])
-        }}
-      >
-        Write it down
+    <>
+      {crank?.panel}
+      {seen.panel}
+      {mark && seen.byMark && (
+        <AskExact markId={mark.id} name={mark.name.toLowerCase()} onRim={false} exact={mark.exact} />
+      )}
+      <Button variant="filled" onClick={write} disabled={!seen.off || offDeg === undefined}>
+        Write it down: set so
       </Button>
-    </Fold>
+    </>
+  )
+}
+
+/** Degrees of the camshaft's own off its place; undefined where it cannot be told. */
+function ownOff(sheet: Parameters<typeof offPlace>[0], shaft: Shaft, off: SeenOff): number | undefined {
+  // The tops of pushrods tell a lateness, and no place of the camshaft by itself: level is at its place.
+  if (off.by === 'pushrods') return off.exhaustHigherMm === 0 ? 0 : undefined
+  const told = offPlace(sheet, shaft, off)
+  return typeof told === 'string' ? undefined : told.deg
+}
+
+/** How it was set last, with what the crank adds to it, in degrees at the crank and in teeth. */
+function SetSoFar({ shaft, placeDeg }: { readonly shaft: Shaft; readonly placeDeg: number }) {
+  const { view } = useBench()
+  const { sheet, state } = view
+  const set = state.camSet[shaft.id]
+  if (!set) return null
+  const ratio = Math.abs(ratioValue(readDrive(sheet).ratioOf(shaft))) || 1
+  const past = pastPlace(view, placeDeg) ?? 0
+  const latenessDeg = past + set.offDeg / ratio
+  const mark = markOfShaft(sheet, shaft.id)
+  const told = set.off && set.off.by !== 'pushrods' ? offPlace(sheet, shaft, set.off) : undefined
+  const sigma = Math.hypot(
+    typeof told === 'object' ? told.sigmaDeg : 0,
+    markSigmaDeg(mark?.exact, partsOf(sheet).member(mark?.memberId)?.teeth?.value),
+  )
+  const teeth = inTeeth(sheet, shaft, { latenessDeg, sigmaDeg: sigma / ratio })
+  const nameOf = (id: string) => partsOf(sheet).cylinder(id)?.name ?? ''
+  return (
+    <p className="result">
+      {shaft.name}:{' '}
+      <span className="reading">
+        {set.off
+          ? seenOffWords(set.off, nameOf)
+          : set.offDeg === 0
+            ? 'meets its mark'
+            : `${formatLateness(set.offDeg)} (its own degrees)`}
+      </span>
+      {latenessDeg !== 0 &&
+        `. Hung so it would be ${formatLateness(latenessDeg)} at the crank${teeth ? `, ${fixed(Math.abs(teeth.teeth), 1)} teeth` : ''}${past === 0 ? '' : `, ${fixed(Math.abs(past), 1)}° of it from the crank`}`}
+      .{set.off && teeth && !teeth.tells && ' Seen so it cannot tell a tooth: the count will.'}
+    </p>
   )
 }

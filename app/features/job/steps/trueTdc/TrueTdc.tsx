@@ -4,7 +4,9 @@ import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import type { ZeroWayKind } from '@link-count/core/zero'
 import { useDraft } from '../../../../ui/fields'
+import { Fold } from '../../../../ui/Fold'
 import { scaleName } from '../../../../ui/wording'
+import { StandsByMark } from '../../byMark/StandsByMark'
 import { useBench } from '../../JobContext'
 import { zeroWayPanels } from '../../ways/zero'
 import { FitWheel } from './FitWheel'
@@ -12,6 +14,21 @@ import { PlanReading } from './PlanReading'
 import { ZeroBefore } from './ZeroBefore'
 import { ZeroLife } from './ZeroLife'
 import { ZeroResults } from './ZeroResults'
+
+/** No wheel and no tape: a mark says where the crank stands. */
+function ByMarkInstead({ step }: { readonly step: Step }) {
+  const { state } = useBench().view
+  if (state.zero) return null
+  return (
+    <Fold
+      title="No degree wheel: work by a mark"
+      note={state.crank.byMark ? 'written' : 'usable, never proved'}
+      open={state.crank.byMark !== undefined}
+    >
+      <StandsByMark step={step} />
+    </Fold>
+  )
+}
 
 /** True TDC by as many ways as there are hands for: each is a reading of its own, and they are held against each other. */
 export function TrueTdc({ step }: { readonly step: Step }) {
@@ -25,6 +42,7 @@ export function TrueTdc({ step }: { readonly step: Step }) {
     return (
       <div className="stack">
         <ZeroBefore />
+        <ByMarkInstead step={step} />
         <FitWheel step={step} onDone={() => setFitting(false)} />
         <PlanReading step={step} />
       </div>

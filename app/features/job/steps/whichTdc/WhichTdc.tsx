@@ -5,6 +5,7 @@ import { readingsOfJob } from '@link-count/core/diagnose'
 import { companionsOf } from '@link-count/core/cylinders'
 import { partsOf } from '@link-count/core/sheet'
 import { nextLook } from '@link-count/core/zero'
+import { StandsByMark, StoodByMark } from '../../byMark/StandsByMark'
 import { useBench } from '../../JobContext'
 import { TurnTo } from '../../TurnTo'
 import { wheelAt } from '../../turnPlan'
@@ -48,7 +49,13 @@ export function WhichTdc({ step }: { readonly step: Step }) {
   const { state, sheet } = view
   const cylinderId = step.targetIds[0] ?? sheet.zeroCylinderId
   const name = partsOf(sheet).cylinder(cylinderId)?.name ?? ''
-  if (!state.zero) return <p>Find true TDC first: without it there is no place to look from.</p>
+  if (!state.zero && !state.crank.byMark)
+    return (
+      <div className="stack">
+        <p>Where does the crank stand? Find true TDC, or say it by a mark.</p>
+        <StandsByMark step={step} />
+      </div>
+    )
   const wheelDeg = wheelAt(view, 0)
   const atTdc = state.live.some(({ kind }) => kind === 'stands') && Math.abs(state.crank.sinceReferenceDeg % 360) < 0.5
   const companions = companionsOf(sheet, cylinderId)
@@ -63,7 +70,8 @@ export function WhichTdc({ step }: { readonly step: Step }) {
   const shown = looks.filter(({ evidence }) => evidence !== 'companionRocking' || companion)
   return (
     <div className="stack">
-      {!atTdc && (
+      {!atTdc && !state.zero && <StandsByMark step={step} />}
+      {!atTdc && state.zero && (
         <TurnTo
           target={{ deg: 0, words: `TDC of cylinder ${name}` }}
           arrived={{
@@ -74,9 +82,15 @@ export function WhichTdc({ step }: { readonly step: Step }) {
       )}
       {atTdc && (
         <>
-          <p className="done-line">
-            Cylinder {name} stands at TDC, wheel <span className="reading">{wheelAsSeen(wheelDeg, state)}</span>
-          </p>
+          <div className="done-line">
+            {state.zero ? (
+              <>
+                Cylinder {name} stands at TDC, wheel <span className="reading">{wheelAsSeen(wheelDeg, state)}</span>
+              </>
+            ) : (
+              <StoodByMark />
+            )}
+          </div>
           {shown.map((look) => (
             <LookRow
               key={look.evidence}

@@ -1,4 +1,5 @@
 import type { CamWayKind } from '@link-count/core/cams'
+import { AtMarkWay } from './AtMarkWay'
 import { CamMarkWay } from './CamMarkWay'
 import { CentreWay } from './CentreWay'
 import { ClockWay } from './ClockWay'
@@ -11,6 +12,7 @@ import type { CamWayProps } from './way'
 /** The ways of reading a camshaft, in the order they are offered. */
 export const camWayPanels: Record<CamWayKind, React.ComponentType<CamWayProps>> = {
   camMark: CamMarkWay,
+  camAtMark: AtMarkWay,
   valveEvents: EventsWay,
   lobeCentre: CentreWay,
   tdcLift: TdcLiftWay,

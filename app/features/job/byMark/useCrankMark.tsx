@@ -1,0 +1,106 @@
+import { NativeSelect, SegmentedControl } from '@mantine/core'
+import { crankMarksOf, type CrankMark } from '@link-count/core/byMark'
+import { entryLimits, type EntryOf } from '@link-count/core/model'
+import { wrapToSigned180 } from '@link-count/core/units'
+import {
+  DegreesInput,
+  useDegreesField,
+  useDraft,
+  useWheelField,
+  WheelInput,
+  type DegreesField,
+  type Taken,
+  type WheelField,
+} from '../../../ui/fields'
+import { markPlaceWords } from '../../../ui/wording'
+import { useBench } from '../JobContext'
+import { AskExact } from './AskExact'
+
+export interface CrankSeen {
+  /** The mark that is looked at; undefined while the wheel is read instead. */
+  readonly mark: CrankMark | undefined
+  /** Undefined while what is typed cannot be read. */
+  readonly crank: EntryOf<'camAtMark'>['crank'] | undefined
+  readonly fields: Readonly<Record<string, DegreesField | WheelField>>
+  readonly besides: readonly Taken[]
+  readonly panel: React.ReactNode
+}
+
+const WHEEL = 'the degree wheel'
+
+/** Where the crank stands at this try: at a mark of its own, past it, short of it, or by the wheel once its zero is known. A crank creeps, so it is asked each
+ *  time. Undefined on an engine whose crank has no mark and no zero. `meetsDeg`: the mark that stands there comes first. */
+export function useCrankMark(key: string, meetsDeg?: number): CrankSeen | undefined {
+  const { sheet, state } = useBench().view
+  const away = ({ placeDeg }: CrankMark) => Math.abs(wrapToSigned180(placeDeg - (meetsDeg ?? placeDeg)))
+  const marks = [...crankMarksOf(sheet)].sort((a, b) => away(a) - away(b))
+  const chosen = useDraft(`${key}:crank-by`, marks[0]?.id ?? WHEEL)
+  const how = useDraft(`${key}:crank-how`, 'at')
+  const off = useDegreesField(`${key}:crank-off`, { ...entryLimits('camAtMark', 'crank', 'offDeg'), least: 0 })
+  const wheel = useWheelField(`${key}:crank-wheel`, state.degreeWheel)
+  const byWheel = chosen.text === WHEEL && state.zero !== undefined
+  const mark = byWheel ? undefined : (marks.find(({ id }) => id === chosen.text) ?? marks[0])
+  if (!mark && !byWheel) return undefined
+  const size = how.text === 'at' ? 0 : off.value
+  const offDeg = size === undefined ? undefined : how.text === 'short' ? -size : size
+  const choices = [
+    ...marks.map(({ id, name, placeDeg }) => ({ value: id, label: `${name}, ${markPlaceWords(placeDeg)}` })),
+    ...(state.zero ? [{ value: WHEEL, label: 'The degree wheel' }] : []),
+  ]
+  const common = { besides: [chosen, how], mark }
+  const choice = choices.length > 1 && (
+    <NativeSelect
+      label="The crank is seen by"
+      value={mark?.id ?? WHEEL}
+      onChange={(event) => chosen.setText(event.currentTarget.value)}
+      data={choices}
+    />
+  )
+  if (!mark)
+    return {
+      ...common,
+      crank: wheel.value === undefined ? undefined : { by: 'wheel', wheelDeg: wheel.value },
+      fields: { wheel },
+      panel: (
+        <div className="stack">
+          {choice}
+          <WheelInput
+            field={wheel}
+            scale={state.degreeWheel}
+            label="The degree wheel reads"
+            onEnter={() => undefined}
+          />
+        </div>
+      ),
+    }
+  return {
+    ...common,
+    crank: offDeg === undefined ? undefined : { by: 'mark', markId: mark.id, offDeg },
+    fields: how.text === 'at' ? {} : { crank: off },
+    panel: (
+      <div className="stack">
+        {choice}
+        <SegmentedControl
+          fullWidth
+          aria-label={`The crank, by the ${mark.name.toLowerCase()}`}
+          value={how.text}
+          onChange={how.setText}
+          data={[
+            { value: 'at', label: 'Crank at its mark' },
+            { value: 'past', label: 'Past it' },
+            { value: 'short', label: 'Short of it' },
+          ]}
+        />
+        {how.text !== 'at' && (
+          <DegreesInput
+            field={off}
+            label={how.text === 'past' ? 'Crank degrees past it' : 'Crank degrees short of it'}
+            description="As the scale has it, or by eye."
+            placeholder="2"
+          />
+        )}
+        <AskExact markId={mark.id} name={mark.name.toLowerCase()} onRim={mark.on === 'rim'} exact={mark.exact} />
+      </div>
+    ),
+  }
+}

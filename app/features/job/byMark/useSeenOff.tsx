@@ -1,0 +1,295 @@
+import { NativeSelect, SegmentedControl } from '@mantine/core'
+import { ownToothDeg, type SeenOff } from '@link-count/core/byMark'
+import { readDrive } from '@link-count/core/drive'
+import type { Mark, Shaft } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
+import { handOfTurn, ratioValue, upFromPlane } from '@link-count/core/units'
+import {
+  DegreesInput,
+  LengthInput,
+  useDegreesField,
+  useDraft,
+  useLengthField,
+  type DegreesField,
+  type Draft,
+  type LengthField,
+  type Taken,
+} from '../../../ui/fields'
+import { useBench } from '../JobContext'
+import { CamDial } from './CamDial'
+
+/** The kinds of thing that a camshaft is seen off its place by. */
+const kinds = { teeth: 'teeth', degrees: 'degrees', clock: 'clock', gap: 'gap, mm', lobes: 'lobes' } as const
+type Kind = keyof typeof kinds
+const gaps = { mm: 'A rule, at a radius', feeler: 'A blade under a bar, or in a slot' } as const
+const looks = {
+  lobes: 'Where the lobes point',
+  letters: 'How the letters on it stand',
+  rocking: 'Both valves rock here',
+  pushrods: 'Tops of the two pushrods, head off',
+} as const
+
+interface Drafts {
+  readonly kind: Draft
+  readonly way: Draft
+  readonly gap: Draft
+  readonly look: Draft
+  readonly saw: Draft
+  readonly cylinder: Draft
+  readonly amount: DegreesField
+  readonly mm: LengthField
+  readonly radius: LengthField
+}
+
+export interface Seen {
+  /** Undefined until every field can be read. */
+  readonly off: SeenOff | undefined
+  /** It is told by the camshaft's mark. */
+  readonly byMark: boolean
+  readonly fields: Readonly<Record<string, DegreesField | LengthField>>
+  readonly besides: readonly Taken[]
+  readonly panel: React.ReactNode
+}
+
+/** At its mark, or off it by whatever is seen. */
+export function useSeenOff(key: string, shaft: Shaft, mark: Mark | undefined): Seen {
+  const { view } = useBench()
+  const level = useDraft(`${key}:level`, mark ? '' : 'off')
+  const kind = useDraft(`${key}:kind`, mark ? 'teeth' : 'lobes')
+  const drafts: Drafts = {
+    kind,
+    way: useDraft(`${key}:way`, 'late'),
+    gap: useDraft(`${key}:gap`, 'mm'),
+    look: useDraft(`${key}:look`, 'lobes'),
+    saw: useDraft(`${key}:saw`),
+    cylinder: useDraft(`${key}:cylinder`, view.sheet.zeroCylinderId),
+    amount: useDegreesField(`${key}:amount:${kind.text}`, amountLimits[kind.text as Kind] ?? amountLimits.degrees),
+    mm: useLengthField(`${key}:mm`, { least: 0, most: 200 }),
+    radius: useLengthField(`${key}:radius`, { least: 1, most: 2000 }),
+  }
+  const isOff = level.text === 'off'
+  const off: SeenOff | undefined = level.text === 'level' ? { by: 'level' } : isOff ? readOff(drafts) : undefined
+  const { amount, mm, radius, ...rest } = drafts
+  return {
+    off,
+    byMark: !isOff || kind.text !== 'lobes',
+    fields: isOff ? typedFields(drafts) : {},
+    besides: [level, ...Object.values(rest), amount, mm, radius],
+    panel: (
+      <div className="stack seen-off">
+        {isOff && mark && kind.text !== 'lobes' && kind.text !== 'gap' && (
+          <Dial shaft={shaft} mark={mark} drafts={drafts} />
+        )}
+        {mark && (
+          <SegmentedControl
+            fullWidth
+            aria-label={`Where the ${mark.name.toLowerCase()} stands`}
+            value={level.text}
+            onChange={level.setText}
+            data={[
+              { value: 'level', label: 'Level: at its mark' },
+              { value: 'off', label: mark ? 'Off' : 'Off it' },
+            ]}
+          />
+        )}
+        {isOff && <HowFar mark={mark} drafts={drafts} />}
+      </div>
+    ),
+  }
+}
+
+const amountLimits: Record<Kind, { readonly least: number; readonly most: number }> = {
+  teeth: { least: 0, most: 200 },
+  degrees: { least: 0, most: 180 },
+  clock: { least: 0, most: 6 },
+  gap: { least: 0, most: 200 },
+  lobes: { least: 0, most: 30 },
+}
+
+function typedFields({ kind, look, amount, mm, radius }: Drafts): Seen['fields'] {
+  if (kind.text === 'gap') return { off: mm, radius }
+  if (kind.text !== 'lobes') return { off: amount }
+  return look.text === 'pushrods' ? { off: mm } : {}
+}
+
+function readOff({ kind, way, gap, look, saw, cylinder, amount, mm, radius }: Drafts): SeenOff | undefined {
+  const late = way.text === 'late' ? 1 : -1
+  const size = amount.value === undefined ? undefined : late * amount.value
+  switch (kind.text as Kind) {
+    case 'teeth':
+      return size === undefined ? undefined : { by: 'teeth', teeth: size }
+    case 'degrees':
+      return size === undefined ? undefined : { by: 'degrees', deg: size }
+    case 'clock':
+      return size === undefined ? undefined : { by: 'clock', hours: size, sureToHours: 0.5 }
+    case 'gap':
+      if (!mm.value || !radius.value) return undefined
+      return gap.text === 'feeler'
+        ? { by: 'feeler', mm: late * mm.value.value, acrossMm: radius.value.value }
+        : { by: 'mm', mm: late * mm.value.value, radiusMm: radius.value.value }
+    case 'lobes':
+      return readLook({ look, saw, cylinder, mm, late })
+  }
+}
+
+function readLook({
+  look,
+  saw,
+  cylinder,
+  mm,
+  late,
+}: Pick<Drafts, 'look' | 'saw' | 'cylinder' | 'mm'> & { readonly late: number }): SeenOff | undefined {
+  const cylinderId = cylinder.text
+  if (look.text === 'rocking') return { by: 'rocking', cylinderId }
+  if (look.text === 'pushrods')
+    return mm.value && { by: 'pushrods', cylinderId, exhaustHigherMm: late * mm.value.value + 0 }
+  if (saw.text !== 'right' && saw.text !== 'wrong') return undefined
+  return look.text === 'letters'
+    ? { by: 'letters', are: saw.text === 'right' ? 'upright' : 'upsideDown' }
+    : { by: 'lobes', point: saw.text === 'right' ? 'asInBook' : 'opposite' }
+}
+
+/** The sprocket with the line to be dragged; it writes the figure and the way. */
+function Dial({ shaft, mark, drafts }: { readonly shaft: Shaft; readonly mark: Mark; readonly drafts: Drafts }) {
+  const { view, side } = useBench()
+  const { sheet } = view
+  const { kind, way, amount } = drafts
+  const teeth = partsOf(sheet).member(mark.memberId)?.teeth?.value
+  const perUnit = { teeth: ownToothDeg(sheet, shaft.id) ?? 360 / (teeth ?? 36), clock: 30, degrees: 1 }[
+    kind.text as 'teeth'
+  ]
+  const step = { teeth: 0.25, clock: 0.25, degrees: 1 }[kind.text as 'teeth']
+  const sign = ratioValue(readDrive(sheet).ratioOf(shaft)) < 0 ? -1 : 1
+  const running = sheet.running?.value ?? 'clockwise'
+  const up = upFromPlane(mark.pointsAtDeg?.value ?? 90)
+  const offDeg = (way.text === 'late' ? 1 : -1) * (amount.value ?? 0) * perUnit
+  return (
+    <CamDial
+      teeth={teeth}
+      upDeg={side === 'timing' ? up : (360 - up) % 360}
+      turns={handOfTurn({ sign, running, side }) === 'clockwise' ? 1 : -1}
+      offDeg={offDeg}
+      stepDeg={step * perUnit}
+      name={mark.name.toLowerCase()}
+      words={`${amount.text || 0} ${kinds[kind.text as 'teeth']} ${way.text}`}
+      onOff={(deg) => {
+        way.setText(deg < 0 ? 'early' : 'late')
+        amount.setText(String(Number((Math.abs(deg) / perUnit).toFixed(2))))
+      }}
+    />
+  )
+}
+
+/** The kind of thing that was seen, and how much of it. */
+function HowFar({ mark, drafts }: { readonly mark: Mark | undefined; readonly drafts: Drafts }) {
+  const { kind, way, amount } = drafts
+  const units = { teeth: 'Teeth, or part of one', degrees: 'Degrees of the camshaft', clock: 'Hours of a clock face' }
+  return (
+    <>
+      {mark && (
+        <SegmentedControl
+          fullWidth
+          aria-label="Off it by"
+          value={kind.text}
+          onChange={kind.setText}
+          data={Object.entries(kinds).map(([value, label]) => ({ value, label }))}
+        />
+      )}
+      {kind.text !== 'gap' && kind.text !== 'lobes' && (
+        <DegreesInput field={amount} label={units[kind.text as 'teeth']} placeholder="1/2" />
+      )}
+      {kind.text === 'gap' && <GapFields drafts={drafts} />}
+      {kind.text === 'lobes' && <LookFields drafts={drafts} />}
+      {kind.text !== 'lobes' && (
+        <SegmentedControl
+          fullWidth
+          aria-label="Which way off"
+          value={way.text}
+          onChange={way.setText}
+          data={[
+            { value: 'late', label: 'Not there yet: late' },
+            { value: 'early', label: 'Past it: early' },
+          ]}
+        />
+      )}
+    </>
+  )
+}
+
+const GapFields = ({ drafts: { gap, mm, radius } }: { readonly drafts: Drafts }) => (
+  <>
+    <NativeSelect
+      label="Measured by"
+      value={gap.text}
+      onChange={(event) => gap.setText(event.currentTarget.value)}
+      data={Object.entries(gaps).map(([value, label]) => ({ value, label }))}
+    />
+    <LengthInput
+      example="0.5 mm"
+      field={mm}
+      label={gap.text === 'feeler' ? 'The blade that goes in' : 'Off its place by'}
+    />
+    <LengthInput
+      example="80 mm"
+      field={radius}
+      label={gap.text === 'feeler' ? 'From there to where the bar rests' : 'From the middle of the camshaft'}
+    />
+  </>
+)
+
+function LookFields({ drafts: { look, saw, cylinder, mm, way } }: { readonly drafts: Drafts }) {
+  const { sheet } = useBench().view
+  const ofCylinder = look.text === 'rocking' || look.text === 'pushrods'
+  return (
+    <>
+      <NativeSelect
+        label="Told by"
+        value={look.text}
+        onChange={(event) => look.setText(event.currentTarget.value)}
+        data={Object.entries(looks).map(([value, label]) => ({ value, label }))}
+      />
+      {ofCylinder && sheet.cylinders.length > 1 && (
+        <NativeSelect
+          label="Of cylinder"
+          value={cylinder.text}
+          onChange={(event) => cylinder.setText(event.currentTarget.value)}
+          data={sheet.cylinders.map(({ id, name }) => ({ value: id, label: name }))}
+        />
+      )}
+      {look.text === 'pushrods' && (
+        <>
+          <LengthInput example="0 mm" field={mm} label="One stands higher by" description="0 where they are level." />
+          <SegmentedControl
+            fullWidth
+            aria-label="Which stands higher"
+            value={way.text}
+            onChange={way.setText}
+            data={[
+              { value: 'late', label: 'The exhaust' },
+              { value: 'early', label: 'The inlet' },
+            ]}
+          />
+        </>
+      )}
+      {!ofCylinder && (
+        <SegmentedControl
+          fullWidth
+          aria-label={look.text === 'letters' ? 'The letters' : 'The lobes'}
+          value={saw.text}
+          onChange={saw.setText}
+          data={
+            look.text === 'letters'
+              ? [
+                  { value: 'right', label: 'Upright' },
+                  { value: 'wrong', label: 'Upside down' },
+                ]
+              : [
+                  { value: 'right', label: 'As the book has them' },
+                  { value: 'wrong', label: 'The other way' },
+                ]
+          }
+        />
+      )}
+    </>
+  )
+}

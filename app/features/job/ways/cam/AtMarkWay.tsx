@@ -1,0 +1,83 @@
+import { inTeeth } from '@link-count/core/byMark'
+import { isSaid, markOfShaft } from '@link-count/core/cams'
+import { markPoseDeg, readDrive } from '@link-count/core/drive'
+import { latenessOn, type CamReadDraft } from '@link-count/core/ledger'
+import { partsOf } from '@link-count/core/sheet'
+import { formatLateness, ratioValue } from '@link-count/core/units'
+import { atCamWords, camWayWords, upperFirst, seenOffWords } from '../../../../ui/wording'
+import { useBench } from '../../JobContext'
+import { AskExact } from '../../byMark/AskExact'
+import { useCrankMark } from '../../byMark/useCrankMark'
+import { useSeenOff } from '../../byMark/useSeenOff'
+import { StandsByMark } from '../../byMark/StandsByMark'
+import { moveWords } from '../../moveWords'
+import type { CamWayProps } from './way'
+import { WayFoot } from './WayFoot'
+
+/** With the crank at a mark of its own: the camshaft at its mark, or off it by whatever is seen. */
+export function AtMarkWay({ step, shaft, phase }: CamWayProps) {
+  const { sheet, job } = useBench().view
+  const key = `${job.id}:${step.id}:${shaft.id}:at-mark`
+  const mark = markOfShaft(sheet, shaft.id)
+  const crank = useCrankMark(key, markPoseDeg(sheet, mark))
+  const seen = useSeenOff(key, shaft, mark)
+  if (!crank) return <StandsByMark step={step} />
+  const read: CamReadDraft | undefined =
+    crank.crank && seen.off
+      ? {
+          kind: 'camAtMark',
+          shaftId: shaft.id,
+          ...(mark && seen.byMark ? { markId: mark.id } : {}),
+          phase,
+          crank: crank.crank,
+          off: seen.off,
+        }
+      : undefined
+  return (
+    <div className="stack">
+      {crank.panel}
+      <h3>{mark ? `Where does the ${mark.name.toLowerCase()} stand?` : 'How does the camshaft stand?'}</h3>
+      {seen.panel}
+      {mark && seen.byMark && (
+        <AskExact markId={mark.id} name={mark.name.toLowerCase()} onRim={false} exact={mark.exact} />
+      )}
+      {read && <InTeethWords read={read} />}
+      <WayFoot
+        way={camWayWords.camAtMark}
+        step={step}
+        read={read}
+        fields={{ ...crank.fields, ...seen.fields }}
+        besides={[...crank.besides, ...seen.besides]}
+      />
+    </div>
+  )
+}
+
+/** What was seen as teeth: how many, what a whole number of them leaves over, and whether it can tell a tooth at all. */
+function InTeethWords({ read }: { readonly read: CamReadDraft }) {
+  const { view, side } = useBench()
+  const { sheet, state } = view
+  const said = latenessOn(sheet, state.zeros.frames.at(-1), read)
+  if (read.kind !== 'camAtMark' || !isSaid(said)) return null
+  const shaft = partsOf(sheet).shaft(read.shaftId)
+  const teeth = shaft && inTeeth(sheet, shaft, said)
+  if (!shaft || !teeth || said.latenessDeg === 0) return null
+  const nameOf = (id: string) => partsOf(sheet).cylinder(id)?.name ?? ''
+  const own = said.latenessDeg * Math.abs(ratioValue(readDrive(sheet).ratioOf(shaft)))
+  const way = readDrive(sheet).ways[shaft.id]?.at(-1)
+  const loop = partsOf(sheet).loop(way?.by.id)
+  const memberId = way?.teeth?.driven.id
+  return (
+    <div className="move in-teeth">
+      <p>
+        <strong>
+          {upperFirst(seenOffWords(read.off, nameOf))}: {atCamWords(own, teeth)}.
+        </strong>{' '}
+        {teeth.layTeeth === 0
+          ? 'Less than half a tooth: no whole tooth would improve it.'
+          : `${loop && memberId ? moveWords({ layTeeth: teeth.layTeeth, memberId }, loop, sheet, side) : ''} That leaves ${formatLateness(teeth.leftoverOwnDeg)} at the cam, ${formatLateness(teeth.leftoverDeg)} at the crank.`}{' '}
+        {!teeth.tells && 'Seen so it cannot tell a tooth: see the mark itself, or count.'}
+      </p>
+    </div>
+  )
+}
