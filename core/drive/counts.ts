@@ -37,7 +37,8 @@ const endHalf = (seat: Seat, counts: boolean) => (seat === 'tip' ? 0 : counts ? 
 export interface ExpectedCount {
   readonly pitches: number
   readonly otherRunPitches: number | undefined
-  readonly from: 'geometry' | 'book'
+  /** Derived: the whole less the others that a book gives. */
+  readonly from: 'geometry' | 'book' | 'derived'
   /** It is counted from and to the teeth that stand so many on from their marks, + = along the loop's travel; 0 = from the mark itself. */
   readonly fromTeeth: number
   readonly toTeeth: number

@@ -22,3 +22,19 @@ export function travelSign(sheet: BuildSheet, loop: Loop): 1 | -1 {
   const turns = planeSign(sheet.running?.value ?? 'clockwise') * (ratio && ratioValue(ratio) < 0 ? -1 : 1)
   return (passed === 'inside' ? turns : -turns) as 1 | -1
 }
+
+/** The wheel after which the slack run of a loop comes: the last one before its tensioner, as it travels, that drives or is driven. With several tensioners the
+ *  first after the driver counts. Undefined without a tensioner: then the slack lies where the driver pays out. */
+export function slackAfterOf(sheet: BuildSheet, loop: Loop): string | undefined {
+  const driver = driverOf(sheet, loop)
+  const start = loop.path.findIndex(({ memberId }) => memberId === driver?.id)
+  if (start < 0) return undefined
+  let last: string | undefined
+  for (const { memberId } of [...loop.path.slice(start), ...loop.path.slice(0, start)]) {
+    const member = partsOf(sheet).member(memberId)
+    if (member?.kind === 'tensioner') return last
+    const shaft = partsOf(sheet).shaft(member?.shaftId)
+    if (shaft && shaft.kind !== 'idler') last = memberId
+  }
+  return undefined
+}

@@ -24,6 +24,7 @@ export {
   moveOverDriver,
   movesOf,
   spokenOf,
+  sumOfSections,
   type LinkMapPlace,
   type LoopMove,
   type Section,

@@ -2,7 +2,7 @@ import { findRoot, type Point } from '../geometry'
 import type { BuildSheet, Loop, Member } from '../model/buildSheet'
 import { err, ok, type Result } from '../result'
 import { partsOf } from '../sheet'
-import { driverOf, travelSign } from './driver'
+import { driverOf, slackAfterOf, travelSign } from './driver'
 import { loopKinds } from './loopKinds'
 import { solvePath, type PathMember } from './path'
 import { pointOf, shaftPoint } from './positions'
@@ -20,6 +20,8 @@ export interface LoopLayout {
   /** Which way the loop travels round what it passes inside: +1 counter-clockwise. */
   readonly inside: 1 | -1
   readonly driverId: string | undefined
+  /** The driver, or the driven wheel, after which the slack run comes; undefined without a tensioner. */
+  readonly slackAfter: string | undefined
   /** A tensioner that stands where the length of the loop puts it. */
   readonly floating: FloatingMember | undefined
 }
@@ -86,6 +88,7 @@ export function layOut(sheet: BuildSheet, loop: Loop): Result<LoopLayout, Layout
     ],
     inside,
     driverId: driverOf(sheet, loop)?.id,
+    slackAfter: slackAfterOf(sheet, loop),
     floating,
   })
 }
@@ -177,10 +180,13 @@ function placedBefore(loop: Loop, members: readonly LaidMember[], at: number): n
   return 0
 }
 
-/** Wheels in the order of the path, two one above the other, more round a circle, so far apart that the loop closes; or at a plain
- *  distance when its length is unknown. Those passed outside stand further in, as they would. */
+/** How much further apart than touching wheels are drawn whose places are not known. */
+const SPARE = 1.12
+
+/** Wheels in the order of the path, two one above the other, more round a circle, so far apart that the loop closes. Where it would have to be shorter than
+ *  they can stand there, or its length is not known, as near as they can stand: the places are invented, and nothing is judged by them. Those passed outside
+ *  stand further in, as they would. */
 function schematic(toothed: readonly PlacedMember[], pitches: number | undefined, pitchMm: number) {
-  const reach = toothed.reduce((sum, { radiusMm }) => sum + radiusMm, 0)
   const inside = toothed[0]?.side ?? 1
   const placeAt = (i: number, apartMm: number): Point => {
     if (toothed.length === 2) return { x: 0, y: i * apartMm }
@@ -193,7 +199,30 @@ function schematic(toothed: readonly PlacedMember[], pitches: number | undefined
     const path = solvePath(at(apartMm), pitchMm)
     return path.ok ? path.value.pitches : 0
   }
-  const leastMm = reach * 1.02
-  if (!pitches || lengthAt(leastMm) > pitches) return at(reach * 1.6)
+  let leastMm = leastApart(toothed)
+  for (let i = 0; i < 60 && !standsClear(at(leastMm), lengthAt(leastMm)); i++) leastMm *= 1.06
+  if (!standsClear(at(leastMm), lengthAt(leastMm)))
+    // However far apart, it cannot be passed so: then every wheel is drawn as passed inside.
+    return at(leastApart(toothed)).map((member) => ({ ...member, side: inside }))
+  if (!pitches || lengthAt(leastMm) > pitches) return at(leastMm)
   return at(findRoot((apartMm) => lengthAt(apartMm) - pitches, leastMm, leastMm + pitches * pitchMm))
 }
+
+/** So far from the middle, or from each other where there are two, that neighbours do not touch. */
+function leastApart(toothed: readonly PlacedMember[]): number {
+  const sums = toothed.map(({ radiusMm }, i) => radiusMm + (toothed[(i + 1) % toothed.length]?.radiusMm ?? 0))
+  const widest = SPARE * Math.max(...sums)
+  return toothed.length === 2 ? widest : widest / (2 * Math.sin(Math.PI / toothed.length))
+}
+
+const standsClear = (members: readonly LaidMember[], length: number) =>
+  length > 0 &&
+  members.every((one, i) =>
+    members
+      .slice(i + 1)
+      .every(
+        (other) =>
+          Math.hypot(one.centre.x - other.centre.x, one.centre.y - other.centre.y) >
+          1.04 * (one.radiusMm + other.radiusMm),
+      ),
+  )

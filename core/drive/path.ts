@@ -119,6 +119,21 @@ function joinPieces(
   return { pieces, pitches: startPitches, pitchMm }
 }
 
+/** The same path with its runs told as longer or shorter, alike, so that the whole has so many pitches: what is drawn where the places of the wheels are not
+ *  known. The wraps keep their teeth. */
+export function stretchRuns(path: Path, pitches: number): Path {
+  const onRuns = path.pieces.reduce((sum, piece) => sum + (piece.kind === 'run' ? piece.pitches : 0), 0)
+  const wraps = path.pitches - onRuns
+  const times = onRuns > 0 ? Math.max(0.05, (pitches - wraps) / onRuns) : 1
+  let startPitches = 0
+  const pieces = path.pieces.map((piece) => {
+    const moved = { ...piece, startPitches, pitches: piece.kind === 'run' ? piece.pitches * times : piece.pitches }
+    startPitches += moved.pitches
+    return moved
+  })
+  return { ...path, pieces, pitches: startPitches }
+}
+
 /** The same path with one run bowed outwards so that the whole is `pitches` long: how slack without a tensioner lies. */
 export function bowRun(path: Path, runIndex: number, pitches: number, outwards: 1 | -1): Path {
   const extra = pitches - path.pitches

@@ -1,5 +1,6 @@
 import type { BuildSheet, Loop, Mark, Shaft } from '../model/buildSheet'
 import { ratioValue } from '../units'
+import { driverOf, slackAfterOf } from './driver'
 import { expectedCount, type ExpectedCount } from './counts'
 import { placeOnPath } from './path'
 import { gapZeroDeg, markAngleDeg } from './positions'
@@ -26,7 +27,8 @@ export function sectionsOf(sheet: BuildSheet, loop: Loop, solved: SolvedLoop | u
     sheet.marks.filter((mark) => mark.cutFor === 'pose' && mark.memberId === memberId),
   )
   if (new Set(onLoop.map(({ memberId }) => memberId)).size < 2) return []
-  const driverId = solved?.driverId
+  const driverId = driverOf(sheet, loop)?.id
+  const slackAfter = slackAfterOf(sheet, loop) ?? driverId
   const places = new Map(onLoop.map((mark) => [mark.id, placeOf(sheet, solved, mark)]))
   const placed = onLoop.every(({ id }) => places.get(id) !== undefined)
   const ordered = placed ? [...onLoop].sort((a, b) => (places.get(a.id) ?? 0) - (places.get(b.id) ?? 0)) : onLoop
@@ -35,7 +37,7 @@ export function sectionsOf(sheet: BuildSheet, loop: Loop, solved: SolvedLoop | u
     ordered.findIndex(({ memberId }) => memberId === driverId),
   )
   const turned = [...ordered.slice(first), ...ordered.slice(0, first)]
-  return turned.map((from, i): Section => {
+  const sections = turned.map((from, i): Section => {
     const to = turned[(i + 1) % turned.length] as Mark
     const expected = expectedCount(sheet, solved, from, to)
     return {
@@ -43,11 +45,52 @@ export function sectionsOf(sheet: BuildSheet, loop: Loop, solved: SolvedLoop | u
       loopId: loop.id,
       from,
       to,
-      run: from.memberId === driverId && to.memberId !== driverId ? 'slack' : 'tight',
+      run: isBetween(loop, slackAfter, from.memberId, to.memberId) ? 'slack' : 'tight',
       expected: expected === 'wrapTooShort' ? undefined : expected,
       cannotTell: expected === 'wrapTooShort',
     }
   })
+  return withDerived(sections, loop.pitches?.value)
+}
+
+/** Whether the run that comes after a wheel lies in the stretch of a loop from one wheel to another, as it travels. */
+function isBetween({ path }: Loop, wheel: string | undefined, from: string, to: string): boolean {
+  const at = (id: string) => path.findIndex(({ memberId }) => memberId === id)
+  const on = (id: string) => (at(id) - at(from) + path.length) % path.length
+  return wheel !== undefined && from !== to && at(wheel) >= 0 && on(wheel) < on(to)
+}
+
+/** The one stretch that nobody gives follows from the others and the whole: each of its marks is counted to from the other side, so that all of them lie on
+ *  the loop. */
+function withDerived(sections: readonly Section[], whole: number | undefined): Section[] {
+  const open = sections.filter(({ expected }) => !expected)
+  const [only] = open
+  if (whole === undefined || open.length !== 1 || !only || only.cannotTell || sections.length < 2) return [...sections]
+  const marked = sections.every(({ expected }) => !expected || (expected.fromTeeth === 0 && expected.toTeeth === 0))
+  const others = sections.reduce((sum, { expected }) => sum + (expected?.pitches ?? 0), 0)
+  if (!marked || whole - others < 0.5) return [...sections]
+  const expected = {
+    pitches: whole - others,
+    otherRunPitches: others,
+    from: 'derived' as const,
+    fromTeeth: 0,
+    toTeeth: 0,
+  }
+  return sections.map((section) => (section === only ? { ...section, expected } : section))
+}
+
+/** How what is expected in every section of a loop adds up against its whole number of pitches: undefined where one of them, or the whole, is not known. */
+export function sumOfSections(
+  sections: readonly Section[],
+  loop: Loop,
+): { readonly sum: number; readonly whole: number; readonly addsUp: boolean } | undefined {
+  const whole = loop.pitches?.value
+  const known = sections.flatMap(({ expected }) => expected ?? [])
+  if (whole === undefined || sections.length === 0) return undefined
+  const sum = known.reduce((total, { pitches, fromTeeth, toTeeth }) => total + pitches - toTeeth + fromTeeth, 0)
+  if (known.length === sections.length) return { sum, whole, addsUp: Math.abs(sum - whole) < 0.5 }
+  // What is known already leaves nothing over for the rest.
+  return sum > whole - 0.5 ? { sum, whole, addsUp: false } : undefined
 }
 
 function placeOf(sheet: BuildSheet, solved: SolvedLoop | undefined, mark: Mark): number | undefined {

@@ -1,7 +1,7 @@
 import { findRoot } from '../geometry'
 import { err, ok, type Result } from '../result'
 import type { FloatingMember, LaidMember, LayoutError, LoopGap, LoopLayout } from './layOut'
-import { bowRun, solvePath, type Path, type PathError } from './path'
+import { bowRun, solvePath, stretchRuns, type Path, type PathError } from './path'
 
 export interface SolvedLoop {
   readonly loopId: string
@@ -24,7 +24,7 @@ export interface SolvedLoop {
 export interface SolvedRun {
   readonly fromMemberId: string
   readonly toMemberId: string
-  /** Slack: from the driver to the first wheel that it drives. Every run after that is pulled. */
+  /** Slack: where the tensioner stands; without one, from the driver to the first wheel that it drives. */
   readonly kind: 'tight' | 'slack'
   readonly pitches: number
 }
@@ -40,27 +40,48 @@ const MOST_FREE_SLACK_PITCHES = 2
 
 /** The whole loop as it lies: members, path closed to its whole number of pitches, where the tensioner then stands. Of a loop that is not
  *  counted, the next even number of pitches over what the path needs.
- *  Errors: two members too close, a member not touched, a loop too short or too long for its layout. */
+ *  Errors: two members too close, a member not touched, a loop too short or too long for its layout. Without the shafts' places none of these is judged. */
 export function solveLoop(layout: LoopLayout): Result<SolvedLoop, LoopError> {
   const solved = solvePath(layout.members, layout.pitchMm)
   if (!solved.ok) return solved
   const path = solved.value
   const { members, drawn, floating, driverId, inside, loopId } = layout
   const whole = layout.pitches ?? 2 * Math.ceil((path.pitches - 1e-9) / 2)
+  if (drawn === 'schematic') {
+    // The places are invented: no length is judged by them.
+    const drawnPath = stretchRuns(path, whole)
+    const runs = runsOf(driverId, drawnPath, members, layout.slackAfter)
+    return ok({
+      loopId,
+      pitches: whole,
+      drawn,
+      slackPitches: 0,
+      driverId,
+      gaps: layout.gaps,
+      members,
+      path: drawnPath,
+      ...runs,
+    })
+  }
   const slackPitches = whole - path.pitches
   if (slackPitches < -0.01)
     return err({ code: 'loopTooShort', shortPitches: -slackPitches, needsPitches: path.pitches })
   const common = { loopId, pitches: whole, drawn, slackPitches, driverId }
-  if (floating?.radiusMm && slackPitches > 0.01 && drawn === 'toScale') {
+  if (floating?.radiusMm && slackPitches > 0.01) {
     const seated = seatTensioner(layout, path, { ...floating, radiusMm: floating.radiusMm }, whole)
     if (!seated) return err({ code: 'loopTooLong', overPitches: slackPitches })
-    return ok({ ...common, gaps: layout.gaps, ...seated, ...runsOf(driverId, seated.path, seated.members) })
+    return ok({
+      ...common,
+      gaps: layout.gaps,
+      ...seated,
+      ...runsOf(driverId, seated.path, seated.members, layout.slackAfter),
+    })
   }
   if (!floating && slackPitches > MOST_FREE_SLACK_PITCHES)
     return err({ code: 'loopTooLong', overPitches: slackPitches })
   const gaps = floating && !floating.radiusMm ? [...layout.gaps, 'tensionerRadius' as const] : layout.gaps
   const bowed = bowRun(path, placeOfDriver(driverId, members), whole, inside)
-  return ok({ ...common, gaps, members, path: bowed, ...runsOf(driverId, bowed, members) })
+  return ok({ ...common, gaps, members, path: bowed, ...runsOf(driverId, bowed, members, layout.slackAfter) })
 }
 
 const placeOfDriver = (driverId: string | undefined, members: readonly LaidMember[]) =>
@@ -69,23 +90,32 @@ const placeOfDriver = (driverId: string | undefined, members: readonly LaidMembe
     members.findIndex(({ memberId }) => memberId === driverId),
   )
 
-/** Runs from the driver on, slack until the first wheel that is driven; and the tensioners that do not stand on slack. */
-function runsOf(driverId: string | undefined, path: Path, members: readonly LaidMember[]) {
+/** Runs from the driver on. The one that the tensioner stands on is slack; without one, what the driver pays out until the first wheel that is driven. And
+ *  the tensioners that stand where the drive pulls. */
+function runsOf(
+  driverId: string | undefined,
+  path: Path,
+  members: readonly LaidMember[],
+  slackAfter: string | undefined,
+) {
   const start = placeOfDriver(driverId, members)
   const order = members.map((_member, i) => members[(start + i) % members.length] as LaidMember)
   // Pieces come in pairs: round a member, then the run to the next, which may be bowed.
   const lengths = new Map(members.map(({ memberId }, i) => [memberId, path.pieces[2 * i + 1]?.pitches ?? 0]))
-  let kind: SolvedRun['kind'] = 'slack'
+  let paidOut = true
+  let kind: SolvedRun['kind'] = slackAfter === undefined || slackAfter === order[0]?.memberId ? 'slack' : 'tight'
+  const pulled = new Set<string>()
   const runs = order.map(({ memberId, driven }, i): SolvedRun => {
-    if (i > 0 && driven) kind = 'tight'
+    if (i > 0 && driven) {
+      paidOut = false
+      kind = memberId === slackAfter ? 'slack' : 'tight'
+    }
     const toMemberId = (order[(i + 1) % order.length] as LaidMember).memberId
+    if (!paidOut) pulled.add(toMemberId)
     return { fromMemberId: memberId, toMemberId, kind, pitches: lengths.get(memberId) ?? 0 }
   })
   const tensionersOnTightRun = order
-    .filter(
-      ({ kind: what, memberId }) =>
-        what === 'tensioner' && runs.some((run) => run.toMemberId === memberId && run.kind === 'tight'),
-    )
+    .filter(({ kind: what, memberId }) => what === 'tensioner' && pulled.has(memberId))
     .map(({ memberId }) => memberId)
   return { runs, tensionersOnTightRun }
 }

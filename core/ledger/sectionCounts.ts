@@ -98,5 +98,5 @@ export function readLoop(
   // What was found was counted before anything was set otherwise.
   const sections = withSeats(drive.sections(loop), phase === 'found' ? seats.found : seats.now)
   const found = sectionCounts(sections, phase ? counts.filter((one) => one.phase === phase) : counts)
-  return { sections, found, lateness: latenessByCounts(sheet, sections, found, drive.lies(loop)?.driverId) }
+  return { sections, found, lateness: latenessByCounts(sheet, sections, found, drive.driverOf(loop)?.id) }
 }

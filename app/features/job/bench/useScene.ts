@@ -10,7 +10,7 @@ function latePitchesBy(sheet: BuildSheet, counts: readonly EntryOf<'count'>[]): 
   const drive = readDrive(sheet)
   const late = sheet.loops.flatMap((loop) => {
     const sections = drive.sections(loop).filter(({ expected }) => expected?.from === 'geometry')
-    return latenessByCounts(sheet, sections, sectionCounts(sections, counts), drive.lies(loop)?.driverId).map(
+    return latenessByCounts(sheet, sections, sectionCounts(sections, counts), drive.driverOf(loop)?.id).map(
       ({ memberId, teethLate, restPitches }) => [memberId, teethLate + restPitches] as const,
     )
   })
