@@ -8,9 +8,14 @@ export interface Actor {
   choose(label: string | RegExp, option: string | RegExp): Promise<void>
   open(summary: string | RegExp): Promise<void>
   count(n: number): Promise<void>
+  /** One of several buttons in a row, of which one is chosen. */
+  pick(group: string | RegExp, option: string): Promise<void>
+  /** Values typed and options chosen, and every other press, so far. */
+  readonly tally: { fields: number; clicks: number }
 }
 
 abstract class Hand implements Actor {
+  readonly tally = { fields: 0, clicks: 0 }
   constructor(readonly page: Page) {}
   protected abstract act(target: Locator): Promise<void>
 
@@ -20,6 +25,7 @@ abstract class Hand implements Actor {
       .filter({ visible: true })
       .first()
     await expect(target).toBeEnabled()
+    this.tally.clicks++
     await this.act(target)
   }
   async write(label: string | RegExp, text: string) {
@@ -27,11 +33,13 @@ abstract class Hand implements Actor {
       .getByLabel(label, { exact: typeof label === 'string' })
       .filter({ visible: true })
       .first()
+    this.tally.fields++
     await this.act(field)
     await this.page.keyboard.press('Control+A')
     await this.page.keyboard.type(text)
   }
   async choose(label: string | RegExp, option: string | RegExp) {
+    this.tally.fields++
     const field = this.page
       .getByLabel(label, { exact: typeof label === 'string' })
       .filter({ visible: true })
@@ -51,12 +59,22 @@ abstract class Hand implements Actor {
       .first()
     // A part may open by itself once the one before it is written, so: until it is open.
     await expect(async () => {
-      if ((await part.getAttribute('open')) === null) await this.act(part.locator('summary'))
+      if ((await part.getAttribute('open')) === null) {
+        this.tally.clicks++
+        await this.act(part.locator('summary'))
+      }
       await expect(part).toHaveAttribute('open', '', { timeout: 500 })
     }).toPass()
   }
+  async pick(group: string | RegExp, option: string) {
+    this.tally.fields++
+    const groups = this.page.getByRole('radiogroup', { name: group }).filter({ visible: true }).first()
+    await this.act(groups.getByText(option, { exact: true }))
+    await expect(groups.getByRole('radio', { name: option, exact: true })).toBeChecked()
+  }
   async count(n: number) {
-    const counter = this.page.getByRole('button', { name: /counted\. Touch for each pin/ })
+    const counter = this.page.getByRole('button', { name: /counted\. Touch for each/ })
+    this.tally.clicks += n
     for (let i = 0; i < n; i++) {
       await this.act(counter)
       await expect(counter).toHaveAccessibleName(new RegExp(`^${i + 1} counted`))

@@ -3,6 +3,7 @@ import { isRelieved, openLinks, provedShafts, readsOut, type LinkStand, type Rea
 import { registerItems } from '../ledger'
 import type { BuildSheet } from '../model/buildSheet'
 import { severity, type GuardReason, type GuardReasonCode } from './guard'
+import { wantedFor } from './wanted'
 import { trimAround, trimWhereApart, type ApartTrim, type Trim } from './room'
 
 type Kind = 'loop' | 'coupling'
@@ -42,11 +43,15 @@ export const threatenedShafts = (sheet: BuildSheet, stand: Stand): ReadonlySet<s
   )
 
 /** What loops and couplings that are undone, laid otherwise or not known, and camshafts that are not proved, do to turning the crank. */
-export function driveReasons(sheet: BuildSheet, stand: Stand): GuardReason[] {
+export function driveReasons(sheet: BuildSheet, stand: Stand, hidden: ReadonlySet<string> = new Set()): GuardReason[] {
   const threatened = threatenedShafts(sheet, stand)
   const links = linksOf(sheet, stand, threatened)
   const undone = links.flatMap((link) => undoneReason(sheet, stand, link) ?? [])
-  return [...undone, ...camshaftReasons(sheet, stand, links, threatened), ...heldReasons(sheet, stand, links)]
+  return [
+    ...undone,
+    ...camshaftReasons(sheet, stand, { links, threatened, hidden }),
+    ...heldReasons(sheet, stand, links),
+  ]
 }
 
 const offCodes: Record<
@@ -93,8 +98,15 @@ function undoneReason(sheet: BuildSheet, stand: Stand, link: Link): GuardReason 
 function camshaftReasons(
   sheet: BuildSheet,
   stand: Stand,
-  links: readonly Link[],
-  threatened: ReadonlySet<string>,
+  {
+    links,
+    threatened,
+    hidden,
+  }: {
+    readonly links: readonly Link[]
+    readonly threatened: ReadonlySet<string>
+    readonly hidden: ReadonlySet<string>
+  },
 ): GuardReason[] {
   const map = readDrive(sheet)
   const proving = { ...stand, sheet }
@@ -114,7 +126,7 @@ function camshaftReasons(
       ? outReason(sheet, stand, way, shaftId, out)
       : proved.has(shaftId)
         ? []
-        : unproved(sheet, stand, way, openLinks(proving, shaftId))
+        : unproved(sheet, stand, { way, notRight: openLinks(proving, shaftId), hidden })
     for (const reason of found) {
       const key = `${reason.code} ${reason.targetId}`
       reasons.set(key, worseOf(reasons.get(key), reason))
@@ -184,8 +196,15 @@ function outReason(
 function unproved(
   sheet: BuildSheet,
   stand: Stand,
-  way: readonly Link[],
-  notRight: readonly string[] | undefined,
+  {
+    way,
+    notRight,
+    hidden,
+  }: {
+    readonly way: readonly Link[]
+    readonly notRight: readonly string[] | undefined
+    readonly hidden: ReadonlySet<string>
+  },
 ): GuardReason[] {
   const trim = trimOfWay(sheet, stand, way, undefined)
   const open = way.filter(({ id, at, vanished }) =>
@@ -195,7 +214,7 @@ function unproved(
     code: kind === 'loop' ? 'loopNotCounted' : 'couplingNotRead',
     targetId: id,
     ...trim,
-    ...(vanished === undefined ? {} : { vanished }),
+    ...(vanished === undefined ? { wanted: wantedFor(sheet, stand, id, hidden) } : { vanished }),
   }))
 }
 

@@ -1,4 +1,5 @@
 import type { RegisterItem } from '../ledger'
+import type { Wanted } from './wanted'
 
 export type GuardVerdict = 'turn' | 'trim' | 'doNotTurn' | 'unknown'
 
@@ -65,6 +66,8 @@ export interface GuardReason {
   readonly safeIsUsual?: true
   /** Of a job that was lost: its number, and whether it was taken out or cannot be read. */
   readonly lost?: { readonly number: number; readonly why: 'removed' | 'unreadable' }
+  /** Of a loop or coupling that is not proved: what would prove it. */
+  readonly wanted?: readonly Wanted[]
   /** The last name of a part that is no longer on the build sheet. */
   readonly vanished?: string
 }

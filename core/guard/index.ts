@@ -1,3 +1,4 @@
 export * from './guard'
+export * from './wanted'
 export * from './judgeGuard'
 export * from './planTurn'

@@ -1,4 +1,4 @@
-import type { JobState, Stand } from '../ledger'
+import { hiddenMarks, type JobState, type Stand } from '../ledger'
 import type { BuildSheet } from '../model/buildSheet'
 import { cautionsFor } from '../runSheet/cautions'
 import { camshaftVerdict, driveReasons } from './drive'
@@ -9,14 +9,17 @@ import { tensionerReasons } from './tensioners'
 /** Whether the engine may be turned now, how far, and why not: by how it stands over all of its jobs, and by what was made safe in this one.
  *  Interference that is not known counts as yes; what is not known is never turned into "turn". Of several limits the smallest holds.
  *  Source: handbook 13; the trim figure is the build sheet's. */
-export function judgeGuard(sheet: BuildSheet, state: Pick<JobState, 'stand' | 'ticked' | 'closed'>): Guard {
+export function judgeGuard(
+  sheet: BuildSheet,
+  state: Pick<JobState, 'stand' | 'ticked' | 'closed'> & Partial<Pick<JobState, 'kept'>>,
+): Guard {
   const { stand } = state
   const reasons = [
     ...makeSafe(sheet, state),
     ...lostReasons(stand),
     ...rivalReasons(stand),
     ...registerReasons(sheet, stand),
-    ...driveReasons(sheet, stand),
+    ...driveReasons(sheet, stand, hiddenMarks({ kept: state.kept ?? {} })),
     ...tensionerReasons(sheet, stand),
     ...crankReasons(stand),
   ].sort((a, b) => severity[b.verdict] - severity[a.verdict])

@@ -4,6 +4,7 @@ import {
   foundBetween,
   markSeat,
   pitchesFromCount,
+  sectionsCounted,
   toothWorth,
   type Section,
   type SectionCount,
@@ -13,6 +14,7 @@ import {
 import type { BuildSheet, Loop } from '../model/buildSheet'
 import type { EntryOf, Phase } from '../model/entry'
 import { partsOf } from '../sheet'
+import { allOf } from './kept'
 
 export type Counted = Pick<
   EntryOf<'count'>,
@@ -72,6 +74,10 @@ export function seatsAfter(
   return seats
 }
 
+/** Marks that cannot be seen in a job. */
+export const hiddenMarks = (keeps: Parameters<typeof allOf>[0]): ReadonlySet<string> =>
+  new Set(allOf(keeps, 'markHidden').flatMap(({ markId, is }) => (is === 'hidden' ? [markId] : [])))
+
 /** Sections with the counts that are right for where the wheels have to stand. */
 export const withSeats = (sections: readonly Section[], seats: Seats): Section[] =>
   sections.map((section) => {
@@ -96,7 +102,9 @@ export function readLoop(
 } {
   const drive = readDrive(sheet)
   // What was found was counted before anything was set otherwise.
-  const sections = withSeats(drive.sections(loop), phase === 'found' ? seats.found : seats.now)
-  const found = sectionCounts(sections, phase ? counts.filter((one) => one.phase === phase) : counts)
+  const own = phase ? counts.filter((one) => one.phase === phase) : counts
+  const every = sectionsCounted(drive.sections(loop), own)
+  const sections = withSeats(every, phase === 'found' ? seats.found : seats.now)
+  const found = sectionCounts(sections, own)
   return { sections, found, lateness: latenessByCounts(sheet, sections, found, drive.driverOf(loop)?.id) }
 }

@@ -1,6 +1,14 @@
 import { byId } from '../byId'
 import { combineTiming, COUNT_SIGMA_PITCHES, type CamTiming, type TimingWitness } from '../cams'
-import { judgeCount, readMeshCount, spokenOf, type CountVerdict, type DriveLink, readDrive } from '../drive'
+import {
+  judgeCount,
+  readMeshCount,
+  sectionsCounted,
+  spokenOf,
+  type CountVerdict,
+  type DriveLink,
+  readDrive,
+} from '../drive'
 import type { BuildSheet, Loop } from '../model/buildSheet'
 import type { EntryOf, Phase } from '../model/entry'
 import { partsOf } from '../sheet'
@@ -19,9 +27,10 @@ export function verdictOfCount(
   const loop = partsOf(sheet).loop(entry.loopId)
   const section =
     loop &&
-    withSeats(readDrive(sheet).sections(loop), entry.phase === 'found' ? seats.found : seats.now).find(
-      ({ from, to }) => from.id === entry.fromMarkId && to.id === entry.toMarkId,
-    )
+    withSeats(
+      sectionsCounted(readDrive(sheet).sections(loop), [entry]),
+      entry.phase === 'found' ? seats.found : seats.now,
+    ).find(({ from, to }) => from.id === entry.fromMarkId && to.id === entry.toMarkId)
   const spoken = loop && section && spokenOf(sheet, section, readDrive(sheet).driverOf(loop)?.id)
   if (!section?.expected || !spoken) return undefined
   const [found] = sectionCounts([section], [entry])

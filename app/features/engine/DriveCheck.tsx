@@ -1,4 +1,4 @@
-import { toothWorth, readDrive, loopKinds, type Section } from '@link-count/core/drive'
+import { toothWorth, readDrive, loopKinds, sumOfSections, type Section } from '@link-count/core/drive'
 import { readLoop } from '@link-count/core/ledger'
 import type { BuildSheet, Loop } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
@@ -144,7 +144,7 @@ function LoopFigures({ sheet, loop }: LoopProps) {
             <dt>{sections.length > 2 || isNamed(section) ? sectionWords(sheet, loop, section) : 'Expected count'}</dt>
             <dd className="reading">
               {section.expected
-                ? `${fixed(section.expected.pitches, 1)} ${nouns.pitches}`
+                ? `${fixed(section.expected.pitches, 1)} ${nouns.pitches}${section.expected.from === 'derived' ? ', from the others' : ''}`
                 : section.cannotTell
                   ? 'cannot tell'
                   : 'not known yet'}
@@ -166,6 +166,7 @@ const sectionWords = (sheet: BuildSheet, loop: Loop, section: Section) =>
 function LoopWarnings({ sheet, loop }: LoopProps) {
   const lies = readDrive(sheet).lies(loop)
   const { sections } = readLoop(sheet, loop, [])
+  const sum = sumOfSections(sections, loop)
   const wrongTeeth = loop.path.flatMap(({ memberId }) => {
     const member = partsOf(sheet).member(memberId)
     return member?.toothShape && loop.toothShape && member.toothShape !== loop.toothShape
@@ -183,6 +184,12 @@ function LoopWarnings({ sheet, loop }: LoopProps) {
               rule of counting, or a figure to measure again.
             </p>
           ),
+      )}
+      {sum && !sum.addsUp && (
+        <p className="warn" role="alert">
+          The written counts come to {fixed(sum.sum, 1)}, the {loop.name.toLowerCase()} has {sum.whole} in all: one of
+          them is wrong, or printed by another rule of counting.
+        </p>
       )}
       {sections.some(({ run, expected }) => run === 'tight' && !expected) && (
         <p className="soft">

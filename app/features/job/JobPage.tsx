@@ -312,7 +312,11 @@ function FaceOrGaps({ counted }: { counted: CountedOnFace | undefined }) {
       </div>
     )
   }
-  const gaps = [...new Set(scene.loops.flatMap(({ loop, solved }) => solved.gaps.map((gap) => gapWords(gap, loop))))]
+  // Drawn from the counts alone, what is not measured is the normal case and said once.
+  const told = (gap: string) => scene.drawn === 'toScale' || gap === 'running'
+  const gaps = [
+    ...new Set(scene.loops.flatMap(({ loop, solved }) => solved.gaps.filter(told).map((gap) => gapWords(gap, loop)))),
+  ]
   return (
     <>
       <Face scene={scene} counted={counted} />
@@ -326,9 +330,14 @@ function FaceOrGaps({ counted }: { counted: CountedOnFace | undefined }) {
           </figcaption>
         </figure>
       )}
-      {(gaps.length > 0 || errors.length > 0) && (
+      {(scene.drawn === 'schematic' || gaps.length > 0 || errors.length > 0) && (
         <p className="gaps">
-          {scene.drawn === 'schematic' && <strong>Not to scale. </strong>}
+          {scene.drawn === 'schematic' && (
+            <>
+              <strong>Not to scale:</strong> drawn from the counts. The places of the shafts would let them be worked
+              out.{' '}
+            </>
+          )}
           {[...errors, ...gaps].join(' ')}
         </p>
       )}

@@ -1,5 +1,5 @@
-import { spokenOf, type Section, readDrive } from '@link-count/core/drive'
-import { readLoop } from '@link-count/core/ledger'
+import { sectionsWithout, spokenOf, type Section, readDrive } from '@link-count/core/drive'
+import { hiddenMarks, withSeats } from '@link-count/core/ledger'
 import type { EntryOf, Loop, Phase } from '@link-count/core/model'
 import { stepKinds, type Step, type StepKindRecord } from '@link-count/core/runSheet'
 import type { JobView } from '../../domain/views'
@@ -19,17 +19,20 @@ export const phaseOf = (step: Step): Phase | undefined => (recordOf(step).loops 
 export const loopsOf = (step: Step, { sheet }: Pick<JobView, 'sheet'>): readonly Loop[] =>
   recordOf(step).loops?.(sheet, step.targetIds) ?? []
 
-/** Every section that can be counted in a step, the pulled ones first; a run with slack in it is only counted when nothing else is. */
+/** Every section that can be counted in a step, the pulled ones first; a run with slack in it is only counted when nothing else is. Over a mark that cannot be
+ *  seen it is counted on to the next one. */
 export function countablesOf(step: Step, view: Pick<JobView, 'sheet' | 'state'>): readonly Countable[] {
   const phase = phaseOf(step)
   if (!phase) return []
+  const { sheet, state } = view
   return loopsOf(step, view).flatMap((loop) => {
-    const { sections } = readLoop(view.sheet, loop, view.state.counts, phase, view.state.seats)
+    const seats = phase === 'found' ? state.seats.found : state.seats.now
+    const sections = sectionsWithout(withSeats(readDrive(sheet).sections(loop), seats), hiddenMarks(state))
     return [...sections.filter(({ run }) => run === 'tight'), ...sections.filter(({ run }) => run === 'slack')].map(
       (section): Countable => ({
         loop,
         section,
-        written: view.state.counts.findLast(
+        written: state.counts.findLast(
           (one) =>
             one.phase === phase &&
             one.loopId === loop.id &&

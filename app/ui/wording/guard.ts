@@ -1,4 +1,4 @@
-import type { Guard, GuardReason, GuardReasonCode, GuardVerdict } from '@link-count/core/guard'
+import type { Guard, GuardReason, GuardReasonCode, GuardVerdict, Wanted } from '@link-count/core/guard'
 import type { BuildSheet } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed } from '@link-count/core/units'
@@ -79,6 +79,17 @@ interface Said extends GuardReason {
 
 const looked = 'Look at the engine, and say what you see'
 
+/** "Count from the exhaust mark to the inlet mark, or see the inlet mark level with the crank at its own". */
+function wantedWords(wanted: readonly Wanted[] | undefined, sheet: BuildSheet): string {
+  const name = (id: string) => (partsOf(sheet).mark(id)?.name ?? 'its mark').toLowerCase()
+  const words = (wanted ?? []).map((one) => {
+    if (one.by === 'count') return `count from the ${name(one.fromMarkId)} to the ${name(one.toMarkId)}`
+    if (one.by === 'mark') return `see the ${name(one.markId)} level, the crank at its own mark`
+    return `read the ${lower(partsOf(sheet).shaft(one.shaftId)?.name ?? 'camshaft')} by its valves or lobes`
+  })
+  return upper(words.join(', or '))
+}
+
 const itemReason = ({ item, sheet }: Said): ReasonWords =>
   item
     ? { why: itemSentence(item, sheet), free: itemWords[item.item].free }
@@ -120,9 +131,9 @@ const reasons: { readonly [K in GuardReasonCode]: (said: Said) => ReasonWords } 
     free: looked,
   }),
   loopJobLost: ({ chain }) => ({ why: `${upper(chain)}: on or off is not known, a job was lost`, free: looked }),
-  loopNotCounted: ({ chain, sheet }) => ({
-    why: `${collide(sheet)}, ${chain} on but not counted`,
-    free: 'Count the run',
+  loopNotCounted: ({ chain, sheet, wanted }) => ({
+    why: `${collide(sheet)}, ${chain} on but not ${wanted?.every(({ by }) => by !== 'count') ? 'proved' : 'counted'}`,
+    free: wantedWords(wanted, sheet) || 'Count the run',
   }),
   loopCountedOut: ({ chain, noun, sheet }) => ({
     why: `${collide(sheet)}, ${chain} counted out`,
@@ -160,9 +171,9 @@ const reasons: { readonly [K in GuardReasonCode]: (said: Said) => ReasonWords } 
     why: `${upper(joint.is)}: ${joint.together} or ${joint.apart} is not known, a job was lost`,
     free: looked,
   }),
-  couplingNotRead: ({ sheet, joint }) => ({
+  couplingNotRead: ({ sheet, joint, wanted }) => ({
     why: `${collide(sheet)}, ${joint.is} ${joint.together} but its camshaft not read since`,
-    free: 'See whether its mark meets, with the crank at the timing position',
+    free: wantedWords(wanted, sheet) || 'See whether its mark meets, with the crank at the timing position',
   }),
   camshaftReadsOut: ({ camshaft, latenessDeg, safeDeg, safeIsUsual, sheet }) => ({
     why: `${collide(sheet)}, ${lower(camshaft)} reads ${sign(latenessDeg ?? 0)}; up to ${fixed(safeDeg ?? 0, 0)}° is ${safeIsUsual ? 'usual' : 'the sheet’s figure'}`,

@@ -14,6 +14,28 @@ import { wrap, type Crank, type CrankQuestions, type World } from './world'
 
 type Claim = Pick<NonNullable<Crank['against']>, 'placeDeg' | 'pose' | 'byMark'>
 
+/** In the walks the crank's marks meet in the timing position, on sprockets; half a tooth where nobody said how exact they are. */
+const claimOf = (one: Extract<Entry, { kind: 'stands' }>, on: BuildSheet, rotation: Rotation): Claim | undefined => {
+  const poseDeg = on.referencePose.crankDeg.value
+  if (one.place === 'pose') return { placeDeg: poseDeg, pose: true, byMark: undefined }
+  if (one.place === 'tdc') {
+    const placeDeg = tdcOnOneTurn(on, one.cylinderId)
+    return placeDeg === undefined ? undefined : { placeDeg, pose: false, byMark: undefined }
+  }
+  const mark = on.marks.find(({ id }) => id === one.markId)
+  const member = on.members.find(({ id }) => id === mark?.memberId)
+  if (!mark || on.shafts.find(({ id }) => id === member?.shaftId)?.kind !== 'crank') return undefined
+  const { deg } = crankPlace(rotation, on, undefined).place
+  const otherTurn = deg !== undefined && Math.abs(wrap(deg - poseDeg, on.cycleDeg)) > 180
+  const off = one.offDeg ?? 0
+  const cut = mark.exact?.how === 'exact' ? 0 : 90 / (member?.teeth?.value ?? NaN)
+  return {
+    placeDeg: poseDeg + off,
+    pose: Math.abs(off) <= (on.trimDeg?.value ?? 4) && !otherTurn,
+    byMark: { markId: mark.id, sigmaDeg: Math.hypot(0.5, cut) },
+  }
+}
+
 /** The crank: where it is by the ledger, whether it was seen at the timing position in the job, and claims that the turns do not lead to. */
 export function crankQuestions(w: World): CrankQuestions {
   const { all, ask, trim } = w
@@ -84,27 +106,6 @@ export function crankQuestions(w: World): CrankQuestions {
     const allOff = on.loops.length > 0 && on.loops.every(({ id }) => w.linkIs({ kind: 'loop', id }, n - 1) === 'off')
     const rotation = rotationStands(before.rotation, placeDeg, pose && arrivedOff && allOff, on.cycleDeg, byMark)
     return { ...before, rotation, poseSeen: pose ? rotation.totalDeg : before.poseSeen }
-  }
-  /** In the walks the crank's marks meet in the timing position, on sprockets; half a tooth where nobody said how exact they are. */
-  const claimOf = (one: Extract<Entry, { kind: 'stands' }>, on: BuildSheet, rotation: Rotation): Claim | undefined => {
-    const poseDeg = on.referencePose.crankDeg.value
-    if (one.place === 'pose') return { placeDeg: poseDeg, pose: true, byMark: undefined }
-    if (one.place === 'tdc') {
-      const placeDeg = tdcOnOneTurn(on, one.cylinderId)
-      return placeDeg === undefined ? undefined : { placeDeg, pose: false, byMark: undefined }
-    }
-    const mark = on.marks.find(({ id }) => id === one.markId)
-    const member = on.members.find(({ id }) => id === mark?.memberId)
-    if (!mark || on.shafts.find(({ id }) => id === member?.shaftId)?.kind !== 'crank') return undefined
-    const { deg } = crankPlace(rotation, on, undefined).place
-    const otherTurn = deg !== undefined && Math.abs(wrap(deg - poseDeg, on.cycleDeg)) > 180
-    const off = one.offDeg ?? 0
-    const cut = mark.exact?.how === 'exact' ? 0 : 90 / (member?.teeth?.value ?? NaN)
-    return {
-      placeDeg: poseDeg + off,
-      pose: Math.abs(off) <= (on.trimDeg?.value ?? 4) && !otherTurn,
-      byMark: { markId: mark.id, sigmaDeg: Math.hypot(0.5, cut) },
-    }
   }
   const jobOf = (one: Entry) =>
     all.find((other): other is Begins => other.kind === 'begins' && other.job.id === one.jobId)

@@ -20,6 +20,7 @@ import { item, itemShape } from './item'
 import { lash, lashShape } from './lash'
 import { leaning, leaningShape } from './leaning'
 import { loop, loopShape } from './loop'
+import { markHidden, markHiddenShape } from './markHidden'
 import { meshCount, meshCountShape } from './meshCount'
 import { moved, movedShape } from './moved'
 import { note, noteShape } from './note'
@@ -71,6 +72,7 @@ export const ledgerShapes = [
   targetShape,
   walkShape,
   countShape,
+  markHiddenShape,
   meshCountShape,
   movedShape,
   couplingShape,
@@ -128,6 +130,7 @@ export const ledgerKinds: { readonly [K in EntryKind]: LedgerKind<K> } = {
   target,
   walk,
   count,
+  markHidden,
   meshCount,
   moved,
   coupling,

@@ -1,12 +1,14 @@
 import { SegmentedControl } from '@mantine/core'
 import { turnsToMeet } from '@link-count/core/marks'
-import { sheetLimits, type BuildSheet } from '@link-count/core/model'
+import { sheetLimits } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { PART_IDS as ids } from '@link-count/core/starters'
 import { upFromPlane } from '@link-count/core/units'
 import { patchMark, withValue } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
 import { DegField, DirectionField } from '../TrustedField'
+import { nounsOf, upperFirst } from '../../../ui/wording'
+import { BookCount } from './drive/BookCount'
 import { Choice, Section, WordsField } from './Section'
 
 const MARKS = [
@@ -106,28 +108,16 @@ function PoseMark({ id, words }: { id: string; words: string }) {
   )
 }
 
+/** The count of the tight run by the book. */
 function BookCountField() {
   const { sheet } = useSheetEditor()
-  const count = sheet.counts.find(({ id }) => id === ids.tightCount || id === `${ids.chain}-tight`)
-  const kept = {
-    id: ids.tightCount,
-    loopId: ids.chain,
-    fromMarkId: ids.camMark,
-    toMarkId: ids.crankMark,
-    run: 'tight' as const,
-  }
+  const parts = partsOf(sheet)
+  const [loop, from, to] = [parts.loop(ids.chain), parts.mark(ids.camMark), parts.mark(ids.crankMark)]
+  if (!loop || !from || !to) return null
   return (
-    <DegField
-      example="27"
-      limits={sheetLimits('counts', 'pitches')}
-      id="book-count"
-      label="Pitches from cam mark to crank mark, tight run"
-      help="If the book or an earlier job gives it. Halves are right between a tip and a gap."
-      value={count?.pitches}
-      change={(value) => (s: BuildSheet) => ({
-        ...s,
-        counts: value ? [{ ...kept, pitches: { ...value, value: Math.round(value.value * 2) / 2 } }] : [],
-      })}
+    <BookCount
+      stretch={{ id: 'book', loop, from, to, run: 'tight' }}
+      label={`${upperFirst(nounsOf(loop).pitches)} from cam mark to crank mark, tight run`}
     />
   )
 }

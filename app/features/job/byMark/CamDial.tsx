@@ -71,24 +71,39 @@ export function CamDial({
           put(offDeg + by)
         }}
       >
-        <g transform={`rotate(${upDeg})`} className="cam-dial-place">
-          <line y1="-146" y2={-RADIUS - 8} />
-          <path d="M0 -106L-9 -126H9Z" />
-        </g>
-        <g transform={`rotate(${at - 90})`}>
-          {teeth === undefined ? (
-            <circle r={RADIUS} className="cam-dial-wheel" />
-          ) : (
-            <path d={sprocketPath(teeth, RADIUS, (2 * Math.PI * RADIUS) / teeth)} className="cam-dial-wheel" />
-          )}
-        </g>
-        <circle r="14" className="cam-dial-hub" />
-        <g transform={`rotate(${at})`} className="cam-dial-mark">
-          <line y1="-22" y2={-RADIUS + 10} />
-          <circle cy={-RADIUS + 4} r="9" />
-        </g>
+        <DialParts teeth={teeth} upDeg={upDeg} atDeg={at} />
       </svg>
       <figcaption className="soft">Drag the line to where the {name} points, as you see it</figcaption>
     </figure>
   )
 }
+
+/** Where the mark belongs, the sprocket, and the line to be put. */
+const DialParts = ({
+  teeth,
+  upDeg,
+  atDeg,
+}: {
+  readonly teeth: number | undefined
+  readonly upDeg: number
+  readonly atDeg: number
+}) => (
+  <>
+    <g transform={`rotate(${upDeg})`} className="cam-dial-place">
+      <line y1="-146" y2={-RADIUS - 8} />
+      <path d="M0 -106L-9 -126H9Z" />
+    </g>
+    <g transform={`rotate(${atDeg - 90})`}>
+      {teeth === undefined ? (
+        <circle r={RADIUS} className="cam-dial-wheel" />
+      ) : (
+        <path d={sprocketPath(teeth, RADIUS, (2 * Math.PI * RADIUS) / teeth)} className="cam-dial-wheel" />
+      )}
+    </g>
+    <circle r="14" className="cam-dial-hub" />
+    <g transform={`rotate(${atDeg})`} className="cam-dial-mark">
+      <line y1="-22" y2={-RADIUS + 10} />
+      <circle cy={-RADIUS + 4} r="9" />
+    </g>
+  </>
+)

@@ -1,7 +1,8 @@
 import { Button, NativeSelect } from '@mantine/core'
 import { useState } from 'react'
-import { markSeat } from '@link-count/core/drive'
-import type { CountRule } from '@link-count/core/model'
+import { countFromPitches, markSeat, pitchesFromCount } from '@link-count/core/drive'
+import { hiddenMarks } from '@link-count/core/ledger'
+import type { CountRule, Loop } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { useDraft, type Draft } from '../../../ui/fields'
 import { showNotice } from '../../../ui/notice'
@@ -9,6 +10,8 @@ import { nounsOf, sectionEndWords } from '../../../ui/wording'
 import { countDraftKey, lastRule, ruleDraftKey } from '../countKeys'
 import { countablesOf, inHandOf, phaseOf, sectionDraftKey, type Countable } from '../countSection'
 import { useBench } from '../JobContext'
+import { fixed } from '@link-count/core/units'
+import { HiddenMarks } from './HiddenMarks'
 import { LoopMoves } from './LoopMoves'
 import { CannotTell, CountResult } from './CountResult'
 import { CountRuleChoice } from './CountRuleChoice'
@@ -33,10 +36,7 @@ export function CountPanel({ step }: { readonly step: Step }) {
   const ready = counting && rule !== '' && inHand !== undefined && !writing
   useCountKeys({ active: ready, add: (by) => count.setText(String(Math.max(0, n + by))) })
   const phase = phaseOf(step)
-  if (!inHand || !phase)
-    return (
-      <p>The build sheet has no marks on two of the parts this loop runs over, so there is nothing to count between.</p>
-    )
+  if (!inHand || !phase) return <NothingToCount step={step} />
   const { section, loop, written } = inHand
   const unit = nounsOf(loop).counted
   const teeth = { fromTeeth: section.expected?.fromTeeth ?? 0, toTeeth: section.expected?.toTeeth ?? 0 }
@@ -57,13 +57,16 @@ export function CountPanel({ step }: { readonly step: Step }) {
         <p className="warn">
           <CannotTell section={section} />
         </p>
+        <HiddenMarks step={step} section={section} />
       </div>
     )
   const write = async () => {
     setWriting(true)
     const typed = [{ field: 'counted', text: String(n) }]
     const where = { loopId: loop.id, fromMarkId: section.from.id, toMarkId: section.to.id, run: section.run, ...teeth }
-    await say({ kind: 'count', ...where, rule, counted: n, phase, typed, stepId: step.id }, [count, chosen])
+    const said = await say({ kind: 'count', ...where, rule, counted: n, phase, typed, stepId: step.id }, [count])
+    // Its verdict is shown where it was counted: the next run is gone to when somebody says so.
+    if (said) chosen.setText(section.id)
     setWriting(false)
   }
   return (
@@ -84,7 +87,10 @@ export function CountPanel({ step }: { readonly step: Step }) {
           </CountResult>
         )
       )}
+      {!counting && <NextCount countables={countables} inHand={inHand} onChoose={chosen.setText} />}
       {counting && <LoopMoves loop={loop} phase={phase} step={step} />}
+      <SumOfCounts countables={countables} loop={loop} />
+      <HiddenMarks step={step} section={section} />
     </div>
   )
 }
@@ -107,7 +113,7 @@ function WhatIsCounted({
     <>
       <p className="soft">
         From {endOf('from')}, {section.run === 'tight' ? 'along the tight run' : 'along the slack run'}, to{' '}
-        {endOf('to')}. {ruleWords(rule, unit.one)}{' '}
+        {endOf('to')}. <Expected countable={{ loop, section }} rule={rule} /> {ruleWords(rule, unit.one)}{' '}
         <button type="button" className="link" onClick={onOtherRule}>
           Count another way
         </button>
@@ -122,6 +128,86 @@ function WhatIsCounted({
         <p className="warn">Slack lies on this run: what is counted here is worth little before the tensioner is on.</p>
       )}
     </>
+  )
+}
+
+/** No two marks to count between: none on the sheet, or none that can be seen. */
+function NothingToCount({ step }: { readonly step: Step }) {
+  const { state } = useBench().view
+  return (
+    <div className="stack">
+      {hiddenMarks(state).size === 0 && (
+        <p>
+          The build sheet has no marks on two of the parts this loop runs over, so there is nothing to count between.
+        </p>
+      )}
+      <HiddenMarks step={step} section={undefined} />
+    </div>
+  )
+}
+
+/** What is to be counted, by the rule of whoever counts. */
+function Expected({
+  countable: { loop, section },
+  rule,
+}: {
+  readonly countable: Pick<Countable, 'loop' | 'section'>
+  readonly rule: CountRule
+}) {
+  const { from, to, expected } = section
+  if (!expected) return null
+  const { one, many } = nounsOf(loop).counted
+  const n = countFromPitches({ pitches: expected.pitches, rule, from: markSeat(from), to: markSeat(to) })
+  const words = fixed(n, 1).replace(/\.0$/, '')
+  return (
+    <strong className="brass">
+      Expect {words} {words === '1' ? one : many}
+      {expected.from === 'derived' ? ', from the other runs and the whole.' : '.'}
+    </strong>
+  )
+}
+
+/** On to the next run that is not counted yet. */
+function NextCount({
+  countables,
+  inHand,
+  onChoose,
+}: {
+  countables: readonly Countable[]
+  inHand: Countable
+  onChoose: (id: string) => void
+}) {
+  const next = countables.find(
+    ({ section, written }) =>
+      section.id !== inHand.section.id && section.run === 'tight' && !section.cannotTell && !written,
+  )
+  return next ? (
+    <Button variant="default" onClick={() => onChoose(next.section.id)}>
+      Count the next run: {next.section.from.name.toLowerCase()} to {next.section.to.name.toLowerCase()}
+    </Button>
+  ) : null
+}
+
+/** All runs of a loop counted, and their sum is not the whole of it: one of them was counted wrong. */
+function SumOfCounts({ countables, loop }: { readonly countables: readonly Countable[]; readonly loop: Loop }) {
+  const own = countables.filter((one) => one.loop.id === loop.id)
+  const whole = loop.pitches?.value
+  const found = own.map(({ section, written }) =>
+    written
+      ? pitchesFromCount({ ...written, from: markSeat(section.from), to: markSeat(section.to) }) -
+        (written.toTeeth ?? 0) +
+        (written.fromTeeth ?? 0)
+      : undefined,
+  )
+  if (whole === undefined || found.length < 2 || found.includes(undefined)) return null
+  const sum = found.reduce<number>((total, one) => total + (one ?? 0), 0)
+  if (Math.abs(sum - whole) < 0.5) return null
+  const nouns = nounsOf(loop)
+  return (
+    <p className="warn" role="alert">
+      The runs counted come to {fixed(sum, 1)} {nouns.pitches}, and the {loop.name.toLowerCase()} has {whole}: one of
+      them was counted wrong.
+    </p>
   )
 }
 

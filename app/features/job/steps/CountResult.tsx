@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { type CountVerdict, type Section, readDrive } from '@link-count/core/drive'
+import { countFromPitches, markSeat, type CountVerdict, type Section, readDrive } from '@link-count/core/drive'
 import { verdictOfCount } from '@link-count/core/ledger'
 import type { BuildSheet, EntryOf } from '@link-count/core/model'
 import { fixed, formatDeg, formatLateness } from '@link-count/core/units'
@@ -98,7 +98,7 @@ function CountFigures({
           <dt>Expected</dt>
           <dd>
             <Figure opened={openExpected(written, verdict, sheet, countable)} className="brass">
-              {fixed(verdict.expectedPitches, 1)} pitches
+              {byRule(written, verdict, countable)}
             </Figure>
           </dd>
         </div>
@@ -119,6 +119,13 @@ function CountFigures({
       </dl>
     </div>
   )
+}
+
+/** What was expected, by the rule that was counted by. */
+function byRule(written: EntryOf<'count'>, { expectedPitches }: CountVerdict, { loop, section }: Countable): string {
+  const seats = { from: markSeat(section.from), to: markSeat(section.to) } as const
+  const n = countFromPitches({ pitches: expectedPitches, rule: written.rule, ...seats })
+  return `${fixed(n, 1)} ${nounsOf(loop).counted.many}`
 }
 
 const suspicionWords = ({ suspicion }: CountVerdict) =>
@@ -173,9 +180,11 @@ function openExpected(
     formula:
       expected?.from === 'book'
         ? 'The count that stands on the build sheet.'
-        : 'From mark to mark along the run, in the timing position: what is wrapped round each sprocket or pulley in teeth, each straight run over the pitch. Found less expected, rounded, is whole teeth; the rest is lateness.',
+        : expected?.from === 'derived'
+          ? 'The whole loop less the counts of its other runs that stand on the build sheet.'
+          : 'From mark to mark along the run, in the timing position: what is wrapped round each sprocket or pulley in teeth, each straight run over the pitch. Found less expected, rounded, is whole teeth; the rest is lateness.',
     source:
-      expected?.from === 'book'
+      expected?.from === 'book' || expected?.from === 'derived'
         ? 'The build sheet'
         : 'Tangents of the two pitch circles, with the figures of the build sheet',
   }

@@ -1,4 +1,5 @@
-import { correctByTeeth, type CamWayKind } from '@link-count/core/cams'
+import { inTeeth } from '@link-count/core/byMark'
+import { correctByTeeth, type CamTiming, type CamWayKind } from '@link-count/core/cams'
 import { couplingsTo, readDrive } from '@link-count/core/drive'
 import { camWitnesses, lastOf, shaftOfRead } from '@link-count/core/ledger'
 import type { Phase, Shaft } from '@link-count/core/model'
@@ -36,7 +37,6 @@ export function TimingReadings({
   const timing = state.timing[shaft.id]?.[phase]
   const reads = state.camReads.filter((read) => read.phase === phase && shaftOfRead(sheet, read) === shaft.id)
   const has = (kind: string) => reads.some((read) => read.kind === kind)
-  const { silent } = camWitnesses({ sheet, zeros: state.zeros, camReads: reads }, shaft.id, phase)
   const counted = state.counts.some((one) => one.phase === phase)
   // Without a wheel there is nothing to bring the mark by.
   const byWheel = state.zero !== undefined || state.degreeWheel !== undefined
@@ -82,6 +82,25 @@ export function TimingReadings({
           <Way step={step} shaft={shaft} phase={phase} />
         </Fold>
       ))}
+      <Silent shaft={shaft} phase={phase} />
+      {timing && sheet.cycleDeg === 720 && byWheel && state.crank.deg === undefined && (
+        <p className="soft">
+          The half of the cycle is not known, so a cam half a turn out would read the same here: see Which TDC.
+        </p>
+      )}
+      {timing && <WholeTeeth timing={timing} shaft={shaft} />}
+      <TimingSoFar shaft={shaft} phase={phase} />
+    </div>
+  )
+}
+
+/** Readings that say nothing yet, and why. */
+function Silent({ shaft, phase }: { readonly shaft: Shaft; readonly phase: Phase }) {
+  const { sheet, state } = useBench().view
+  const reads = state.camReads.filter((read) => read.phase === phase && shaftOfRead(sheet, read) === shaft.id)
+  const { silent } = camWitnesses({ sheet, zeros: state.zeros, camReads: reads }, shaft.id, phase)
+  return (
+    <>
       {silent.map(({ entryId, why }) => {
         const read = reads.find(({ id }) => id === entryId)
         return (
@@ -92,32 +111,47 @@ export function TimingReadings({
           )
         )
       })}
-      {timing && sheet.cycleDeg === 720 && byWheel && state.crank.deg === undefined && (
-        <p className="soft">
-          The half of the cycle is not known, so a cam half a turn out would read the same here: see Which TDC.
-        </p>
+    </>
+  )
+}
+
+/** What was read of a camshaft together; what was read twice and does not agree. */
+function TimingSoFar({ shaft, phase }: { readonly shaft: Shaft; readonly phase: Phase }) {
+  const { view } = useBench()
+  const timing = view.state.timing[shaft.id]?.[phase]
+  if (!timing) return null
+  return (
+    <>
+      {timing.witnesses.map(
+        ({ kind, entryId, repeats }) =>
+          repeats && (
+            <p className={repeats.agree ? 'soft' : 'warn'} key={entryId}>
+              {camWayWords[kind]}, read {repeats.entryIds.length} times, {formatDeg(repeats.apartDeg, 1)} apart:{' '}
+              {repeats.agree
+                ? 'they agree within what such a reading can show.'
+                : 'they do not agree. Neither is taken for right: read it once more, and strike the one that was wrong in the ledger.'}
+            </p>
+          ),
       )}
-      {timing && <WholeTeeth latenessDeg={timing.latenessDeg} shaft={shaft} />}
-      {timing && (
-        <p className="result">
-          {shaft.name}: <TimingFigure timing={timing} view={view} />{' '}
-          {timing.misfits.length > 0 ? (
-            <strong className="brass">the readings do not agree</strong>
-          ) : timing.proved ? (
-            <span className="proved">proved</span>
-          ) : (
-            <span className="soft">
-              read, one <Word of="witness" />
-            </span>
-          )}
-        </p>
-      )}
-    </div>
+      <p className="result">
+        {shaft.name}: <TimingFigure timing={timing} view={view} />{' '}
+        {timing.misfits.length > 0 ? (
+          <strong className="brass">the readings do not agree</strong>
+        ) : timing.proved ? (
+          <span className="proved">proved</span>
+        ) : (
+          <span className="soft">
+            read, one <Word of="witness" />
+          </span>
+        )}
+      </p>
+    </>
   )
 }
 
 /** A lateness near whole teeth is a tooth: the move, and what would be left over. */
-function WholeTeeth({ latenessDeg, shaft }: { latenessDeg: number; shaft: Shaft }) {
+function WholeTeeth({ timing, shaft }: { timing: CamTiming; shaft: Shaft }) {
+  const { latenessDeg } = timing
   const { view, side } = useBench()
   const { sheet } = view
   const way = readDrive(sheet).ways[shaft.id] ?? []
@@ -130,6 +164,8 @@ function WholeTeeth({ latenessDeg, shaft }: { latenessDeg: number; shaft: Shaft 
     wheel.teeth.value,
     readDrive(sheet).ratioOf(shaft),
   )
+  if (inTeeth(sheet, shaft, timing)?.tells === false)
+    return <p className="soft">Read so it cannot tell a tooth: see the mark itself, or count.</p>
   if (layTeeth === 0) {
     return (
       <p className="soft">

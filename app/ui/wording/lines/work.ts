@@ -2,6 +2,7 @@ import { gearsOf } from '@link-count/core/drive'
 import type { EntryOf, Settled } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { formatLateness } from '@link-count/core/units'
+import { seenOffWords } from '../byMark'
 import { placesWords } from '../coupling'
 import { itemSentence, itemWords } from '../register'
 import type { Lines } from '.'
@@ -74,6 +75,10 @@ export const workLines = {
     const ends = [placesWords(steps), ...(stepsTo === undefined ? [] : [placesWords(stepsTo)])]
     return `${nameOf('couplings', couplingId)} put together ${ends.join(' and ')}`
   },
+  markHidden: ({ markId, is, why }, { nameOf }) =>
+    is === 'seen'
+      ? `${nameOf('marks', markId)} can be seen again`
+      : `${nameOf('marks', markId)} cannot be seen${why ? `: ${why}` : ''}`,
   meshCount: ({ couplingId, teeth }, { nameOf, sheet }) => {
     const gears = gearsOf(sheet, { id: couplingId })
     const last = teeth > 0 ? gears?.driven : gears?.driver
@@ -84,6 +89,6 @@ export const workLines = {
         : `${n} ${n === 1 ? 'tooth' : 'teeth'} between the marks, ${last ? `that of the ${last.name.toLowerCase()} last` : teeth > 0 ? 'the second last' : 'the first last'}`
     }`
   },
-  camSet: ({ shaftId, offDeg }, { nameOf }) =>
-    `${nameOf('shafts', shaftId)} set: ${offDeg === 0 ? 'meets its mark' : formatLateness(offDeg)}`,
+  camSet: ({ shaftId, offDeg, off }, { nameOf }) =>
+    `${nameOf('shafts', shaftId)} set: ${off ? seenOffWords(off, (id) => nameOf('cylinders', id)) : offDeg === 0 ? 'meets its mark' : formatLateness(offDeg)}`,
 } satisfies Partial<Lines>

@@ -1,13 +1,14 @@
-import { readDrive, loopKinds, type Section as Stretch } from '@link-count/core/drive'
-import { sheetLimits, type BuildSheet, type Loop } from '@link-count/core/model'
+import { readDrive, loopKinds } from '@link-count/core/drive'
+import { sheetLimits, type Loop } from '@link-count/core/model'
 import { removeLoop } from '../../bendDrive'
 import { LinkMap } from '../../LinkMap'
 import { PaintedLinks } from '../../PaintedLinks'
 import { nounsOf, upperFirst } from '../../../../ui/wording'
 import { patchLoop, withValue } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
-import { MmField, PitchesField, WholeField } from '../../TrustedField'
+import { MmField, WholeField } from '../../TrustedField'
 import { Choice, Section } from '../Section'
+import { BookCount } from './BookCount'
 import { LoopPath } from './LoopPath'
 import { MarkFields } from './MarkFields'
 import { knownShape, toothShapes } from './toothShapes'
@@ -63,7 +64,11 @@ export function LoopSection({ loop }: { readonly loop: Loop }) {
           <MarkFields key={mark.id} mark={mark} seated />
         ))}
       {sections.map((section) => (
-        <BookCount key={section.id} section={section} />
+        <BookCount
+          key={section.id}
+          stretch={{ ...section, loop }}
+          label={`From ${section.from.name.toLowerCase()} to ${section.to.name.toLowerCase()}${section.run === 'slack' ? ', slack' : ''}`}
+        />
       ))}
       <PaintedLinks loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
       <LinkMap loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
@@ -71,28 +76,5 @@ export function LoopSection({ loop }: { readonly loop: Loop }) {
         Take the {loop.name.toLowerCase()} off the sheet, with its {nounsOf(loop).wheels}
       </button>
     </Section>
-  )
-}
-
-/** Pitches from mark to mark, as a book or an earlier job gives them. */
-function BookCount({ section: { id, from, to, run, loopId } }: { readonly section: Stretch }) {
-  const { sheet } = useSheetEditor()
-  const isThis = (book: BuildSheet['counts'][number]) => book.fromMarkId === from.id && book.toMarkId === to.id
-  return (
-    <PitchesField
-      id={`count-${id}`}
-      label={`From ${from.name.toLowerCase()} to ${to.name.toLowerCase()}${run === 'slack' ? ', slack' : ''}`}
-      help="Pitches by the book or an earlier job; worked out where the places are known."
-      value={sheet.counts.find(isThis)?.pitches}
-      change={(pitches) => (s) => {
-        const others = s.counts.filter((book) => !isThis(book))
-        if (!pitches) return { ...s, counts: others }
-        const countId = `${from.id}-${to.id}`.slice(0, 64)
-        return {
-          ...s,
-          counts: [...others, { id: countId, loopId, fromMarkId: from.id, toMarkId: to.id, run, pitches }],
-        }
-      }}
-    />
   )
 }

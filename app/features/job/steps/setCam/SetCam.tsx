@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core'
-import { inTeeth, markSigmaDeg, offPlace, type SeenOff } from '@link-count/core/byMark'
+import { inTeeth, markSigmaDeg, offPlace, tellsToothBy, type SeenOff } from '@link-count/core/byMark'
 import { markOfShaft } from '@link-count/core/cams'
 import { couplingsTo, markPoseDeg, readDrive } from '@link-count/core/drive'
 import type { Mark, NewEntry, Shaft } from '@link-count/core/model'
@@ -98,7 +98,7 @@ function SeenSet({
     <>
       {crank?.panel}
       {seen.panel}
-      {mark && seen.byMark && (
+      {mark && seen.byMark && (!seen.off || tellsToothBy(seen.off) === 'ifSharp') && (
         <AskExact markId={mark.id} name={mark.name.toLowerCase()} onRim={false} exact={mark.exact} />
       )}
       <Button variant="filled" onClick={write} disabled={!seen.off || offDeg === undefined}>

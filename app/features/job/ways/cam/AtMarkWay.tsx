@@ -1,4 +1,4 @@
-import { inTeeth } from '@link-count/core/byMark'
+import { inTeeth, tellsToothBy } from '@link-count/core/byMark'
 import { isSaid, markOfShaft } from '@link-count/core/cams'
 import { markPoseDeg, readDrive } from '@link-count/core/drive'
 import { latenessOn, type CamReadDraft } from '@link-count/core/ledger'
@@ -38,7 +38,7 @@ export function AtMarkWay({ step, shaft, phase }: CamWayProps) {
       {crank.panel}
       <h3>{mark ? `Where does the ${mark.name.toLowerCase()} stand?` : 'How does the camshaft stand?'}</h3>
       {seen.panel}
-      {mark && seen.byMark && (
+      {mark && seen.byMark && (!seen.off || tellsToothBy(seen.off) === 'ifSharp') && (
         <AskExact markId={mark.id} name={mark.name.toLowerCase()} onRim={false} exact={mark.exact} />
       )}
       {read && <InTeethWords read={read} />}

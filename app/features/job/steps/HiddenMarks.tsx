@@ -1,0 +1,66 @@
+import { Button } from '@mantine/core'
+import { crankMarksOf } from '@link-count/core/byMark'
+import type { Section } from '@link-count/core/drive'
+import { hiddenMarks } from '@link-count/core/ledger'
+import type { Mark } from '@link-count/core/model'
+import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
+import { Fold } from '../../../ui/Fold'
+import { useBench } from '../JobContext'
+
+/** Marks that cannot be seen, and what takes their place. */
+export function HiddenMarks({ step, section }: { readonly step: Step; readonly section: Section | undefined }) {
+  const { view, say } = useBench()
+  const { sheet, state } = view
+  const hidden = hiddenMarks(state)
+  const names = [...hidden].flatMap((id) => partsOf(sheet).mark(id) ?? [])
+  const put = (mark: Mark, is: 'hidden' | 'seen') =>
+    void say({ kind: 'markHidden', markId: mark.id, is, why: '', stepId: step.id })
+  return (
+    <>
+      {names.map((mark) => (
+        <div className="move" key={mark.id}>
+          <p>
+            The {mark.name.toLowerCase()} cannot be seen. <Instead mark={mark} />
+          </p>
+          <button type="button" className="link" onClick={() => put(mark, 'seen')}>
+            It can be seen now
+          </button>
+        </div>
+      ))}
+      {section && (
+        <Fold title="A mark of this run cannot be seen" note="buried, cover on">
+          <div className="row">
+            {[section.from, section.to].map((mark) => (
+              <Button key={mark.id} variant="quiet" onClick={() => put(mark, 'hidden')}>
+                The {mark.name.toLowerCase()}
+              </Button>
+            ))}
+          </div>
+        </Fold>
+      )}
+    </>
+  )
+}
+
+/** What is looked at or counted in the place of a hidden mark. */
+function Instead({ mark }: { readonly mark: Mark }) {
+  const { sheet, state } = useBench().view
+  const hidden = hiddenMarks(state)
+  const shaft = partsOf(sheet).shaftOfMember(mark.memberId)
+  if (shaft?.kind !== 'crank')
+    return <>Runs are counted on past it, to the next mark. A painted link at its tooth would stand for it.</>
+  const lines = crankMarksOf(sheet).filter(({ id, on }) => on === 'rim' && !hidden.has(id))
+  const [line] = lines
+  return line ? (
+    <>
+      Bring the {line.name.toLowerCase()} to {line.meets || 'its pointer'} and see the cam marks there; runs between cam
+      marks are counted as before. Or paint a tooth and its link before it goes out of sight.
+    </>
+  ) : (
+    <>
+      A line on the rim of the crank would stand for it, with the cam marks: add it in True TDC, by a mark. Runs between
+      cam marks are counted as before. Or paint a tooth and its link before it goes out of sight.
+    </>
+  )
+}
