@@ -52,9 +52,16 @@ function byDistances(sheet: BuildSheet, position: Extract<Position, { how: 'dist
 export const markAngleDeg = (mark: Mark, teeth: number) => (mark.halfTeeth * 180) / teeth
 export const markSeat = ({ halfTeeth }: Mark) => (halfTeeth % 2 === 0 ? 'gap' : 'tip')
 
-/** The place of the crank at which a mark meets what it meets: its own event where the sheet names one, else the reference pose. */
-export const markPoseDeg = (sheet: BuildSheet, mark: Pick<Mark, 'meetsAtDeg'> | undefined) =>
-  mark?.meetsAtDeg?.value ?? sheet.referencePose.crankDeg.value
+/** The place of the crank at which the camshaft of a mark is set, where that is its own. */
+function shaftPlace(sheet: BuildSheet, mark: Pick<Mark, 'memberId'> | undefined): number | undefined {
+  const shaftId = sheet.members.find(({ id }) => id === mark?.memberId)?.shaftId
+  return sheet.shafts.find(({ id }) => id === shaftId)?.meetsAtDeg?.value
+}
+
+/** The place of the crank at which a mark meets what it meets: its own event where the sheet names one, else that of its camshaft, else the reference
+ *  pose. */
+export const markPoseDeg = (sheet: BuildSheet, mark: Pick<Mark, 'meetsAtDeg' | 'memberId'> | undefined) =>
+  mark?.meetsAtDeg?.value ?? shaftPlace(sheet, mark) ?? sheet.referencePose.crankDeg.value
 
 /** Where the centre of tooth gap 0 of a member points in the reference pose: how the member sits on its shaft.
  *  Taken from the first of its marks whose direction is known; one that meets at another place of the crank is turned back to the pose. */

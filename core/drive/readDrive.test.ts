@@ -22,6 +22,7 @@ const plain = (apartMm: number, pitches?: number): LoopLayout => ({
   gaps: [],
   inside: -1,
   driverId: 's20',
+  slackAfter: undefined,
   floating: undefined,
 })
 

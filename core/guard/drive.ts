@@ -90,7 +90,7 @@ function undoneReason(sheet: BuildSheet, stand: Stand, link: Link): GuardReason 
     return { ...common, code, verdict: threatens.length > 0 ? 'unknown' : 'turn' }
   }
   if (threatens.length === 0) return { ...common, code: codes.free, verdict: 'turn' }
-  const { why, ...trim } = trimWhereApart(sheet, stand, at.apart)
+  const { why, ...trim } = trimWhereApart(sheet, stand, { apart: at.apart, linkId: id })
   return { ...common, ...trim, code: codes[why] }
 }
 
@@ -157,8 +157,8 @@ function onWay(map: Holding, links: readonly Link[], shaftId: string): Link[] {
 function trimOfWay(sheet: BuildSheet, stand: Stand, way: readonly Link[], readAtDeg: number | undefined): Trim {
   const apart = way.filter(({ at }) => at.apart !== undefined)
   if (apart.length === 0) return trimAround(sheet, stand, readAtDeg)
-  const trims = apart.map(({ at }) => {
-    const { why: _why, ...trim } = trimWhereApart(sheet, stand, at.apart)
+  const trims = apart.map(({ at, id }) => {
+    const { why: _why, ...trim } = trimWhereApart(sheet, stand, { apart: at.apart, linkId: id })
     return trim
   })
   const held =
@@ -236,7 +236,7 @@ export function camshaftVerdict(sheet: BuildSheet, stand: Stand): GuardReason['v
   if (links.some(({ at, threatens }) => at.is === 'unknown' && threatens.length > 0)) return 'unknown'
   const off = links.filter(({ at, threatens }) => at.is === 'off' && threatens.length > 0)
   // With the loop off at the timing position a camshaft is moved with care; anywhere else nobody knows what it meets.
-  return off.every(({ at }) => trimWhereApart(sheet, stand, at.apart).verdict === 'trim')
+  return off.every(({ at, id }) => trimWhereApart(sheet, stand, { apart: at.apart, linkId: id }).verdict === 'trim')
     ? off.length > 0
       ? 'trim'
       : 'turn'

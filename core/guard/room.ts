@@ -1,4 +1,5 @@
-import { trimOf, type Apart, type Stand } from '../ledger'
+import { placeOfLink } from '../drive'
+import { seenAtPlace, trimOf, type Apart, type Stand } from '../ledger'
 import type { BuildSheet } from '../model/buildSheet'
 import type { GuardReason, Room } from './guard'
 
@@ -24,11 +25,17 @@ export function trimAround(sheet: BuildSheet, stand: Stand, centreDeg: number | 
 
 export type ApartTrim = Trim & { readonly why: 'trim' | 'elsewhere' | 'placeUnknown' | 'lookAgain' }
 
-/** The trim where something is undone: round where it came undone at the timing position; else only round the timing position, once it was seen there. */
-export function trimWhereApart(sheet: BuildSheet, stand: Stand, apart: Apart | undefined): ApartTrim {
+/** The trim where something is undone: round where it came undone at the timing position; else only round the place at which it meets, the timing
+ *  position or its own, once it was seen there. */
+export function trimWhereApart(
+  sheet: BuildSheet,
+  stand: Stand,
+  { apart, linkId }: { readonly apart: Apart | undefined; readonly linkId: string },
+): ApartTrim {
+  const seenDeg = seenAtPlace({ ...stand, sheet }, placeOfLink(sheet, linkId))
   if (apart?.at === 'pose') return { ...trimAround(sheet, stand, apart.totalDeg), why: 'trim' }
-  if (stand.poseSeenDeg !== undefined) {
-    const trim = trimAround(sheet, stand, stand.poseSeenDeg)
+  if (seenDeg !== undefined) {
+    const trim = trimAround(sheet, stand, seenDeg)
     if (trim.verdict === 'trim' || apart?.at === 'ended') return { ...trim, why: 'trim' }
   }
   if (apart?.at === 'elsewhere') return { verdict: 'doNotTurn', why: 'elsewhere' }

@@ -1,11 +1,12 @@
 import { byId } from '../byId'
+import { placeOfLink } from '../drive'
 import type { BuildSheet } from '../model/buildSheet'
 import type { Job } from '../model/engine'
 import { partsOf } from '../sheet'
 import type { JobSoFar } from './jobSoFar'
 import { allOf } from './kept'
 import { alike } from './sectionCounts'
-import { isLinkProved, trimOf, type Apart, type Stand } from './stand'
+import { isLinkProved, seenAtPlace, trimOf, type Apart, type Stand } from './stand'
 import type { CouplingState, JobState, LoopState, TensionerState } from './state'
 import { proofOfLoop } from './timing'
 
@@ -15,9 +16,11 @@ export function partsOfJob(
   { job, sheet, soFar }: { readonly job: Job; readonly sheet: BuildSheet; readonly soFar: JobSoFar },
 ): Pick<JobState, 'register' | 'loops' | 'couplings' | 'tensioners' | 'turnedTightDeg' | 'ranAsked'> {
   const proving = { ...stand, sheet }
-  const { poseSeenDeg, rotation } = stand
-  const atPose = poseSeenDeg !== undefined && Math.abs(rotation.totalDeg - poseSeenDeg) <= trimOf(sheet)
-  const undoneAt = (apart: Apart | undefined) => (atPose ? 'pose' : (apart?.at ?? 'unknown'))
+  const undoneAt = (apart: Apart | undefined, linkId: string) => {
+    const seenDeg = seenAtPlace(proving, placeOfLink(sheet, linkId))
+    const atPlace = seenDeg !== undefined && Math.abs(stand.rotation.totalDeg - seenDeg) <= trimOf(sheet)
+    return atPlace ? 'pose' : (apart?.at ?? 'unknown')
+  }
   const loops = sheet.loops.map((loop): [string, LoopState] => {
     const { id } = loop
     const link = stand.loops.get(id)
@@ -33,7 +36,7 @@ export function partsOfJob(
       id,
       {
         on: link?.is !== 'off',
-        offAt: undoneAt(link?.apart),
+        offAt: undoneAt(link?.apart, id),
         proof,
         turnedTightDeg: link?.turnedTightDeg ?? 0,
       },
@@ -47,7 +50,7 @@ export function partsOfJob(
       id,
       {
         together: link?.is !== 'off',
-        apartAt: undoneAt(link?.apart),
+        apartAt: undoneAt(link?.apart, id),
         proof: untouched ? 'asArrived' : isLinkProved(proving, 'coupling', id) ? 'read' : 'notRead',
         steps: moved.reduce((sum, { steps }) => sum + steps, 0),
         stepsTo: moved.reduce((sum, { stepsTo = 0 }) => sum + stepsTo, 0),

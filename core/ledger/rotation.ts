@@ -32,7 +32,8 @@ export interface Rotation {
         readonly entryId: string
         readonly placeDeg: number
         readonly pose: boolean
-        readonly byMark: CrankPlace['byMark']
+        readonly ownPlaceDeg?: number | undefined
+        readonly byMark?: CrankPlace['byMark']
       }
     | undefined
 }

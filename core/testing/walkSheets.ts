@@ -85,6 +85,15 @@ export function twoBankSheet(change: Partial<BuildSheet> = {}): BuildSheet {
   }
 }
 
+/** The same engine, its second bank set at a place of the crank of its own. */
+export function ownPlaceSheet(): BuildSheet {
+  const base = twoBankSheet()
+  return {
+    ...base,
+    marks: base.marks.map((mark) => (mark.id.endsWith('-b') ? { ...mark, meetsAtDeg: known(290) } : mark)),
+  }
+}
+
 /** The same engine, its third camshaft driven by gears of 38 teeth each instead of a quill. */
 export function gearedBankSheet(): BuildSheet {
   const base = twoBankSheet()

@@ -40,11 +40,12 @@ const atCrankMark = (sheet: BuildSheet, pick: Pick): NewEntry => ({
   kind: 'stands',
   place: 'mark',
   cylinderId: 'cyl-1',
-  markId: markOn(sheet, crankWheel(sheet)),
+  markId: pick(crankMarks(sheet)),
   offDeg: pick([0, 0, 0, 3, -2, 7]),
 })
 
-const crankWheel = (sheet: BuildSheet) => sheet.members.find(({ shaftId }) => shaftId === 'crank')?.id ?? ''
+const crankMarks = (sheet: BuildSheet) =>
+  sheet.members.flatMap(({ id, shaftId }) => (shaftId === 'crank' ? [markOn(sheet, id)] : []))
 
 const markOn = (sheet: BuildSheet, id: string) => sheet.marks.find(({ memberId }) => memberId === id)?.id ?? ''
 
@@ -103,7 +104,7 @@ const seenAtMark = (sheet: BuildSheet, pick: Pick, shaftId: string): NewEntry =>
   shaftId,
   markId: markOfShaft(sheet, shaftId),
   phase: pick(['found', 'set', 'left']),
-  crank: { by: 'mark', markId: markOn(sheet, crankWheel(sheet)), offDeg: pick([0, 0, 3]) },
+  crank: { by: 'mark', markId: pick(crankMarks(sheet)), offDeg: pick([0, 0, 3]) },
   off: pick([
     { by: 'level' },
     { by: 'level' },
@@ -177,13 +178,14 @@ function itemSteps(moment: Moment): Step[] {
 }
 
 /** Where the crank is said to stand, and how it is turned. */
-const crankSteps = ({ pick, sheet }: Moment): Step[] => [
+const crankSteps = ({ pick, sheet, shaftId }: Moment): Step[] => [
   () => [atCrankMark(sheet, pick)],
   () => [atCrankMark(sheet, pick)],
   () => [stands('pose')],
+  () => [{ ...stands('pose'), shaftId } as NewEntry],
   () => [stands(pick(['pose', 'tdc']))],
   () => [witness(pick(['thumb', 'lobes']))],
-  () => [{ kind: 'turned', deg: pick([1, 2, 3, 3, -3, 90, 355, 360, 720]), ended: 'onMark' }],
+  () => [{ kind: 'turned', deg: pick([1, 2, 3, 3, -3, 90, 290, 355, 360, 720]), ended: 'onMark' }],
   () => [{ kind: 'turned', deg: pick([-2, 3, 360]), ended: 'onMark' }],
   () => [{ kind: 'ranUntilNow', says: pick(['yes', 'yes', 'no', 'notKnown']), role: 'owner' }],
 ]

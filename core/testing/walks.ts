@@ -2,7 +2,7 @@ import { nextStamp } from '../ledger'
 import type { BuildSheet, Entry, NewEntry, Job } from '../model'
 import { makeRandom } from '../random/seeded'
 import { oneChainSheet, madeSafe } from './oneChain'
-import { gearedBankSheet, redrawn, twoBankSheet } from './walkSheets'
+import { gearedBankSheet, ownPlaceSheet, redrawn, twoBankSheet } from './walkSheets'
 import { anyStep, stands, witness, zeroFound } from './walkSteps'
 
 /* Random walks of entries, as mechanics and their devices might write them: jobs after jobs, sheets after sheets, strikes, two and three devices that
@@ -56,7 +56,7 @@ export function randomWalk(seed: number, { devices = 1, steps = 24 }: { devices?
 }
 
 function firstSheet({ random, pick }: Draws): BuildSheet {
-  const first = pick([oneChainSheet, oneChainSheet, twoBankSheet, gearedBankSheet])()
+  const first = pick([oneChainSheet, oneChainSheet, twoBankSheet, ownPlaceSheet, gearedBankSheet])()
   const interference = pick(['yes', 'yes', 'yes', 'unknown', 'no'] as const)
   return {
     ...first,

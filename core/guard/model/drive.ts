@@ -24,7 +24,19 @@ export function driveQuestions(): DriveQuestions {
     isOnSheet(link, on)
       ? shaftsOn(on).filter((shaft) => wayTo(shaft, on).some(({ id }) => id === link.id))
       : shaftsOn(on)
-  return { shaftsOn, wayTo, isOnSheet, behind }
+  const placeOfShaft = (shaft: string, on: BuildSheet) => {
+    const loop = on.loops.find(({ id }) => wayTo(shaft, on).some((link) => link.id === id))
+    const own = on.marks.find(
+      ({ memberId, meetsAtDeg }) => meetsAtDeg && loop?.path.some((part) => part.memberId === memberId),
+    )
+    return own?.meetsAtDeg?.value ?? on.referencePose.crankDeg.value
+  }
+  const placeOf = (link: Link, on: BuildSheet) => {
+    const places = new Set(behind(link, on).map((shaft) => placeOfShaft(shaft, on)))
+    const [only] = places
+    return places.size === 1 && only !== undefined ? only : on.referencePose.crankDeg.value
+  }
+  return { shaftsOn, wayTo, isOnSheet, behind, placeOf }
 }
 
 /** A mesh speaks of its gears, any other coupling of its shafts; gears are written from the crank outwards in the walks. */

@@ -128,7 +128,7 @@ function driveKnown(w: World, worked: readonly BuildSheet[]): [string, Known][] 
     .filter((link) => isNow(link) !== 'on' && w.behind(link, sheet).some(mayMeet))
     .map((link): [string, Known] => [
       `${link.kind} ${link.id}`,
-      isNow(link) === 'unknown' ? NOT_KNOWN : aroundUndone(w, w.undoneAt(link, n)),
+      isNow(link) === 'unknown' ? NOT_KNOWN : aroundUndone(w, link, w.undoneAt(link, n)),
     ])
   const camshafts = w.shaftsOn(sheet).flatMap((shaft): [string, Known][] => {
     const way = links.filter((link) => !onSheet(link) || w.wayTo(shaft, sheet).some(({ id }) => id === link.id))
@@ -146,6 +146,8 @@ function camshaftKnown(w: World, shaft: string, way: readonly Link[]): Known {
   const n = w.all.length
   const out = w.outOf(shaft, n, w.sheet)
   if (out ? w.ranSo(n) : w.provedAt(n, w.sheet).has(shaft)) return SAFE
-  const undone = way.map((link) => w.undoneAt(link, n)).filter((one) => one !== undefined)
-  return smallest(undone.length > 0 ? undone.map((one) => aroundUndone(w, one)) : [around(w, out?.total)])
+  const undone = way.filter((link) => w.undoneAt(link, n) !== undefined)
+  return smallest(
+    undone.length > 0 ? undone.map((link) => aroundUndone(w, link, w.undoneAt(link, n))) : [around(w, out?.total)],
+  )
 }

@@ -65,9 +65,9 @@ const markSeen = (w: World) => (one: Extract<Entry, { kind: 'camSet' }>, n: numb
         ? undefined
         : pose + rotation.totalDeg - poseSeen
   if (at === undefined || against) return undefined
-  const past = wrap(at - pose, on.cycleDeg)
-  if (Math.abs(past) > 45) return undefined
   const mark = on.marks.find(({ id }) => id === one.markId) ?? markOn(on, one.shaftId)
+  const past = wrap(at - (mark?.meetsAtDeg?.value ?? pose), on.cycleDeg)
+  if (Math.abs(past) > 45) return undefined
   const exact = mark?.exact ?? (one.markId === undefined ? { how: 'exact' } : { how: 'halfTooth' })
   const teeth = on.members.find(({ id }) => id === mark?.memberId)?.teeth?.value ?? NaN
   const cut = exact.how === 'exact' ? 0 : 90 / teeth

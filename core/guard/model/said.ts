@@ -90,7 +90,7 @@ const crankSays = (one: Happening) =>
     : one.kind === 'witness'
       ? 'witness'
       : one.kind === 'stands'
-        ? `${one.place} ${one.markId ?? one.cylinderId}`
+        ? `${one.place} ${one.markId ?? one.shaftId ?? one.cylinderId}`
         : undefined
 
 const crankDisputed = (w: World) => (n: number) =>

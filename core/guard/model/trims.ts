@@ -1,5 +1,5 @@
 import { NOT, NOT_KNOWN, type Known } from './known'
-import type { Undone, World } from './world'
+import type { Link, Undone, World } from './world'
 
 /** A trim round a place of the crank's ledger, as things stand at the end. */
 export function around(w: World, centre: number | undefined): Known {
@@ -12,8 +12,9 @@ export function around(w: World, centre: number | undefined): Known {
 }
 
 /** Round where something came undone at the timing position; else only round the timing position, once seen there. */
-export function aroundUndone(w: World, undone: Undone): Known {
-  const { poseSeen } = w.crankAt(w.all.length)
+export function aroundUndone(w: World, link: Link, undone: Undone): Known {
+  const crank = w.crankAt(w.all.length)
+  const poseSeen = w.placeOf(link, w.sheet) === w.sheet.referencePose.crankDeg.value ? crank.poseSeen : crank.ownSeen
   if (undone?.at === 'pose') return around(w, undone.total)
   if (poseSeen !== undefined && (undone?.at === 'ended' || around(w, poseSeen).is === 'within'))
     return around(w, poseSeen)

@@ -5,7 +5,7 @@ import { wrap, type Link, type Undone, type UndoneQuestions, type World } from '
 
 const undoneNow =
   (w: World) =>
-  (i: number): Undone => {
+  (link: Link, i: number): Undone => {
     const one = w.all[i] as Entry
     const unknown: Undone = { at: 'unknown', total: undefined }
     const blind = w.all.slice(0, i).some((other, k) => {
@@ -13,14 +13,16 @@ const undoneNow =
       return w.crankSays(other) !== undefined && !overtaken && !w.knew(one, other)
     })
     if (blind || w.crankDisputed(i)) return unknown
-    const { rotation, poseSeen, against } = w.crankAt(i)
-    const here = rotation.totalDeg
-    if (poseSeen !== undefined && Math.abs(here - poseSeen) <= w.trim) return { at: 'pose', total: here }
     const on = w.sheetAt(i + 1)
+    const { rotation, poseSeen, ownSeen, against } = w.crankAt(i)
+    const place = w.placeOf(link, on)
+    const seen = place === on.referencePose.crankDeg.value ? poseSeen : ownSeen
+    const here = rotation.totalDeg
+    if (seen !== undefined && Math.abs(here - seen) <= w.trim) return { at: 'pose', total: here }
     const { deg } = crankPlace(rotation, on, undefined).place
     if (deg === undefined || against || !rotation.reference) return unknown
     return {
-      at: Math.abs(wrap(deg - on.referencePose.crankDeg.value, on.cycleDeg)) <= w.trim ? 'pose' : 'elsewhere',
+      at: Math.abs(wrap(deg - place, on.cycleDeg)) <= w.trim ? 'pose' : 'elsewhere',
       total: here,
     }
   }
@@ -51,7 +53,7 @@ const undoneAt =
       if (settled) return settled === 'off' || was ? ended : undefined
       if (one.kind === 'ranUntilNow' && w.ranHolds(n - 1)) return undefined
       let now = was
-      if (w.acts(link, n - 1) && (!was || w.linkProved(link, n - 1))) now = undoneNow(w)(n - 1)
+      if (w.acts(link, n - 1) && (!was || w.linkProved(link, n - 1))) now = undoneNow(w)(link, n - 1)
       if (
         now &&
         w.crankSays(one) !== undefined &&

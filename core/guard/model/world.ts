@@ -17,12 +17,15 @@ export type Undone =
 export interface Crank {
   readonly rotation: Rotation
   readonly poseSeen: number | undefined
+  /** Seen at the second bank's own place. */
+  readonly ownSeen: number | undefined
   /** A claim that the turns written do not lead to. */
   readonly against:
     | {
         readonly entry: Entry
         readonly placeDeg: number
         readonly pose: boolean
+        readonly own: boolean
         readonly byMark: CrankPlace['byMark']
       }
     | undefined
@@ -66,6 +69,8 @@ export interface Base {
 export interface DriveQuestions {
   readonly shaftsOn: (on: BuildSheet) => string[]
   readonly wayTo: (shaft: string, on: BuildSheet) => Link[]
+  /** Where the crank stands when a link is put together: its camshafts' own place, or the timing position. */
+  readonly placeOf: (link: Link, on: BuildSheet) => number
   readonly isOnSheet: (link: Link, on: BuildSheet) => boolean
   /** Camshafts that a link holds; all of them of a link that is on no sheet any more. */
   readonly behind: (link: Link, on: BuildSheet) => string[]

@@ -11,6 +11,7 @@ export const standsShape = entryShape('stands', 'The crank seen at a place', {
   ]),
   cylinderId: field.id('The cylinder'),
   wheelDeg: field.onWheel('What the wheel reads there').optional(),
+  shaftId: field.id('The camshaft whose own place it is, where that is not the timing position').optional(),
   markId: field.id('The mark of the crank that it is seen by').optional(),
   offDeg: field.between('How far past that mark it stands, crank degrees, + = past it', -45, 45).optional(),
 })

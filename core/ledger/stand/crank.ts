@@ -1,5 +1,6 @@
 import { crankMarkOf } from '../../byMark'
 import { firingDegOf, tdcOnOneTurn } from '../../cylinders'
+import { placeOfShaft, timingPlaces } from '../../drive'
 import type { BuildSheet } from '../../model/buildSheet'
 import type { EntryOf } from '../../model/entry'
 import type { CrankPlace } from '../state'
@@ -62,6 +63,7 @@ function noteCrank(soFar: StandSoFar, entry: CrankEntry, value: string): void {
   if (entry.kind === 'stands') settle(soFar, 'crank', 'crank', entry)
   if (!isDisputed(soFar, 'crank', 'crank')) return
   soFar.poseSeenDeg = undefined
+  soFar.placeSeen = undefined
   setApart(soFar, ({ apart }) => apart && nowhere)
   setItems(soFar, (item) => ({ ...item, totalDeg: undefined }))
   for (const [id, tensioner] of soFar.tensioners) soFar.tensioners.set(id, { ...tensioner, totalDeg: undefined })
@@ -85,21 +87,42 @@ export function takeWitness(soFar: StandSoFar, entry: EntryOf<'witness'>): void 
  *  known, a mark that is on it no more. A mark that meets in the timing position is the timing position, unless the crank is known to be on the other turn. */
 export function placeOfClaim(
   sheet: BuildSheet,
-  { place, cylinderId, markId, offDeg = 0 }: Pick<EntryOf<'stands'>, 'place' | 'cylinderId' | 'markId' | 'offDeg'>,
+  { place, cylinderId, shaftId, markId, offDeg = 0 }: ClaimSaid,
   atDeg: number | undefined,
-): { readonly placeDeg: number; readonly pose: boolean; readonly byMark?: CrankPlace['byMark'] } | undefined {
-  const poseDeg = sheet.referencePose.crankDeg.value
-  if (place === 'pose') return { placeDeg: poseDeg, pose: true }
+): PlaceClaim | undefined {
+  const [poseDeg, ...others] = timingPlaces(sheet)
+  if (place === 'pose' && shaftId === undefined) return { placeDeg: sheet.referencePose.crankDeg.value, pose: true }
   if (place === 'tdc') {
     const placeDeg = tdcOnOneTurn(sheet, cylinderId)
     return placeDeg === undefined ? undefined : { placeDeg, pose: false }
   }
   const mark = crankMarkOf(sheet, markId)
-  if (!mark) return undefined
-  const placeDeg = mark.placeDeg + offDeg
-  const onTurn = Math.abs(wrapToSigned(placeDeg - poseDeg, 360)) <= trimOf(sheet)
-  const onCycle = atDeg === undefined || Math.abs(wrapToSigned(atDeg - poseDeg, sheet.cycleDeg)) <= 180
-  return { placeDeg, pose: onTurn && onCycle, byMark: { markId: mark.id, sigmaDeg: mark.sigmaDeg } }
+  const placeDeg = place === 'pose' ? placeOfShaft(sheet, shaftId ?? '') : mark && mark.placeDeg + offDeg
+  if (placeDeg === undefined) return undefined
+  // By a mark it is on one turn; which, the ledger may know.
+  const isAt = (at: number | undefined) => {
+    if (at === undefined) return false
+    const onTurn = Math.abs(wrapToSigned(placeDeg - at, place === 'pose' ? sheet.cycleDeg : 360)) <= trimOf(sheet)
+    return onTurn && (atDeg === undefined || Math.abs(wrapToSigned(atDeg - at, sheet.cycleDeg)) <= 180)
+  }
+  return {
+    placeDeg,
+    pose: isAt(poseDeg),
+    ownPlaceDeg: others.find(isAt),
+    ...(mark && place === 'mark' ? { byMark: { markId: mark.id, sigmaDeg: mark.sigmaDeg } } : {}),
+  }
+}
+
+type ClaimSaid = Pick<EntryOf<'stands'>, 'place' | 'cylinderId' | 'shaftId' | 'markId' | 'offDeg'>
+
+/** Where somebody says that the crank stands. */
+export interface PlaceClaim {
+  readonly placeDeg: number
+  /** It is the timing position. */
+  readonly pose: boolean
+  /** It is a place of their own of some camshafts. */
+  readonly ownPlaceDeg?: number | undefined
+  readonly byMark?: CrankPlace['byMark']
 }
 
 /** Somebody says where the crank stands. A claim that the turns written do not lead to is not taken up: the place is then not known until it is
@@ -108,15 +131,16 @@ export function takeStands(soFar: StandSoFar, entry: EntryOf<'stands'>, arrivedO
   const { sheet } = soFar
   const claim = placeOfClaim(sheet, entry, placeNow(soFar))
   if (!claim) return
-  const { placeDeg, pose, byMark } = claim
-  noteCrank(soFar, entry, `${entry.place} ${entry.markId ?? entry.cylinderId}`)
+  const { placeDeg } = claim
+  noteCrank(soFar, entry, `${entry.place} ${entry.markId ?? entry.shaftId ?? entry.cylinderId}`)
   if (isDisputed(soFar, 'crank', 'crank')) return
   if (claimContradicts(soFar, entry.place, placeDeg)) {
-    soFar.rotation = { ...soFar.rotation, contradicted: { entryId: entry.id, placeDeg, pose, byMark } }
+    soFar.rotation = { ...soFar.rotation, contradicted: { entryId: entry.id, ...claim } }
     soFar.poseSeenDeg = undefined
+    soFar.placeSeen = undefined
     return
   }
-  stand(soFar, { placeDeg, pose, arrivedOff, byMark })
+  stand(soFar, { ...claim, arrivedOff })
 }
 
 /** What `takeStands` would do with a claim, for asking before it is written. */
@@ -159,20 +183,17 @@ export function placeNow({
   return crankPlace(rotation, sheet, zero).place.deg
 }
 
-interface Claim {
-  readonly placeDeg: number
-  readonly pose: boolean
-  readonly arrivedOff: boolean
-  readonly byMark: CrankPlace['byMark']
-}
-
-function stand(soFar: StandSoFar, { placeDeg, pose, arrivedOff, byMark }: Claim): void {
+function stand(
+  soFar: StandSoFar,
+  { placeDeg, pose, ownPlaceDeg, arrivedOff, byMark }: PlaceClaim & { readonly arrivedOff: boolean },
+): void {
   const { sheet } = soFar
   const allOff = sheet.loops.length > 0 && sheet.loops.every(({ id }) => soFar.loops.get(id)?.is === 'off')
   const chosen = pose && arrivedOff && allOff
   soFar.rotation = rotationStands(soFar.rotation, placeDeg, chosen, sheet.cycleDeg, byMark)
   const { totalDeg } = soFar.rotation
   if (pose) soFar.poseSeenDeg = totalDeg
+  if (ownPlaceDeg !== undefined) soFar.placeSeen = { placeDeg: ownPlaceDeg, totalDeg }
   setItems(soFar, (item) => (item.totalDeg === undefined ? { ...item, totalDeg } : item))
   for (const [id, tensioner] of soFar.tensioners)
     if (tensioner.totalDeg === undefined) soFar.tensioners.set(id, { ...tensioner, totalDeg })
@@ -184,6 +205,5 @@ export function settleCrank(soFar: StandSoFar, entry: EntryOf<'settled'>): void 
   if (!contradicted || contradicted.entryId !== entry.part.id) return
   soFar.rotation = { ...soFar.rotation, contradicted: undefined }
   setApart(soFar, ({ apart }) => apart && { at: 'ended', totalDeg: undefined })
-  const { placeDeg, pose, byMark } = contradicted
-  stand(soFar, { placeDeg, pose, arrivedOff: false, byMark })
+  stand(soFar, { ...contradicted, arrivedOff: false })
 }

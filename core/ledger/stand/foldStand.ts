@@ -134,6 +134,7 @@ function beginJob(soFar: StandSoFar, job: Job, sheet: BuildSheet): void {
   soFar.jobStartDeg = rotation.totalDeg
   soFar.seatsAtStart = soFar.seats
   soFar.poseSeenDeg = undefined
+  soFar.placeSeen = undefined
   soFar.ranAsked = undefined
   soFar.touchedInJob = false
   soFar.turnedTightDeg = 0

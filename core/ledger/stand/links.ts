@@ -1,9 +1,10 @@
-import { drivenShaftOf } from '../../drive'
+import { drivenShaftOf, placeOfLink } from '../../drive'
 import type { Entry, EntryOf } from '../../model/entry'
 import { partsOf } from '../../sheet'
 import { wrapToSigned } from '../../units'
 import { crankPlace } from '../rotation'
 import { seatsAfter } from '../sectionCounts'
+import { seenAtPlace } from './placeSeen'
 import { isDisputed, noteSaid, type StandSoFar } from './standSoFar'
 import { trimOf } from './figures'
 import { isLinkProved, readsOut } from './proof'
@@ -61,7 +62,7 @@ export function change(
   const link = linkAt(soFar, kind, id)
   const proved = isLinkProved(soFar, kind, id)
   // Where it first came undone holds until it is proved: off, on and off again is no new place.
-  const apart = link.apart && !proved ? link.apart : apartNow(soFar, entry)
+  const apart = link.apart && !proved ? link.apart : apartNow(soFar, entry, id)
   suspectTheRest(soFar, id)
   const beside = link.changes.filter((one) => !soFar.knew(entry, one))
   setLink(soFar, kind, id, {
@@ -109,8 +110,10 @@ function suspectTheRest(soFar: StandSoFar, changedId: string): void {
 }
 
 /** At the timing position when the ledger has the crank within the trim of it on the whole cycle, or it was seen there in this job. */
-function apartNow(soFar: StandSoFar, entry: Entry): Apart {
-  const { rotation, sheet, poseSeenDeg } = soFar
+function apartNow(soFar: StandSoFar, entry: Entry, linkId: string): Apart {
+  const { rotation, sheet } = soFar
+  const placeDeg = placeOfLink(sheet, linkId)
+  const seenDeg = seenAtPlace(soFar, placeDeg)
   const { totalDeg } = rotation
   const unknown: Apart = { at: 'unknown', totalDeg: undefined }
   const turnedUnknown = (soFar.said.get('crank crank') ?? []).some((one) => !soFar.knew(entry, one.entry))
@@ -118,10 +121,10 @@ function apartNow(soFar: StandSoFar, entry: Entry): Apart {
   const zero = soFar.figures.get(soFar.jobId)?.zeros.frames.at(-1)?.zero
   const { place } = crankPlace(rotation, sheet, zero)
   const trimDeg = trimOf(sheet)
-  if (poseSeenDeg !== undefined && Math.abs(totalDeg - poseSeenDeg) <= trimDeg) return { at: 'pose', totalDeg }
+  if (seenDeg !== undefined && Math.abs(totalDeg - seenDeg) <= trimDeg) return { at: 'pose', totalDeg }
   // A place carried over from an earlier job is no place to take a chain off by.
   if (place.deg === undefined || !rotation.reference) return unknown
-  const away = wrapToSigned(place.deg - sheet.referencePose.crankDeg.value, sheet.cycleDeg)
+  const away = wrapToSigned(place.deg - placeDeg, sheet.cycleDeg)
   return { at: Math.abs(away) <= trimDeg ? 'pose' : 'elsewhere', totalDeg }
 }
 

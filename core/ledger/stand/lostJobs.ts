@@ -24,6 +24,7 @@ export function forgetAfter(soFar: StandSoFar, lost: LostJob): void {
   soFar.touchedOn.add(sheet.id)
   soFar.rotation = { ...startRotation, totalDeg: soFar.rotation.totalDeg }
   soFar.poseSeenDeg = undefined
+  soFar.placeSeen = undefined
   soFar.register = soFar.register.map((item) => ({ ...item, totalDeg: undefined }))
   loosened(soFar)
   soFar.lost = [...soFar.lost, lost]

@@ -98,6 +98,12 @@ export interface JobFigures {
   readonly zeros: Zeros
 }
 
+/** The crank seen at a place of the cycle, and where it stood then on its ledger. */
+export interface PlaceSeen {
+  readonly placeDeg: number
+  readonly totalDeg: number
+}
+
 export interface Stand {
   readonly register: readonly RegisterItem[]
   readonly loops: ReadonlyMap<string, LinkStand>
@@ -109,6 +115,8 @@ export interface Stand {
   readonly rotation: Rotation
   /** The crank as it was seen at the timing position in this job, on its ledger. */
   readonly poseSeenDeg: number | undefined
+  /** The same at another place at which some camshaft meets: that place, and the crank's ledger there. */
+  readonly placeSeen: PlaceSeen | undefined
   readonly disputes: readonly Dispute[]
   /** Jobs that were lost, and nobody has looked over the engine since. */
   readonly lost: readonly LostJob[]

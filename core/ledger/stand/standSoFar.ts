@@ -12,6 +12,7 @@ import type {
   JobFigures,
   LinkStand,
   LostJob,
+  PlaceSeen,
   RegisterItem,
   ShaftReading,
   Stand,
@@ -48,6 +49,7 @@ export interface StandSoFar {
   reads: Map<string, ShaftReading>
   rotation: Rotation
   poseSeenDeg: number | undefined
+  placeSeen: PlaceSeen | undefined
   /** Sheets on which something of the drive was said: a part that one of them lacks came later. */
   touchedOn: Set<string>
   touchedInJob: boolean
@@ -78,6 +80,7 @@ export function startStand(
     reads: new Map(),
     rotation: startRotation,
     poseSeenDeg: undefined,
+    placeSeen: undefined,
     touchedOn: new Set(),
     touchedInJob: false,
     ranSo: false,
@@ -117,6 +120,7 @@ export const standOf = (soFar: StandSoFar): Stand => ({
   reads: new Map(soFar.reads),
   rotation: soFar.rotation,
   poseSeenDeg: soFar.poseSeenDeg,
+  placeSeen: soFar.placeSeen,
   disputes: [...soFar.disputes.values()],
   lost: soFar.lost,
   ranSo: soFar.ranSo,

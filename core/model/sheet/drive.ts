@@ -9,6 +9,11 @@ export const shaftSchema = z.strictObject({
   kind: field.oneOf('What it is', ['crank', 'cam', 'idler', 'intermediate', 'pump', 'magneto', 'balance']),
   ratio: ratioSchema.describe('Turns for one of the crank, exact; minus = opposite direction'),
   position: positionSchema.optional().describe('Where its axis stands; missing = not known'),
+  meetsAtDeg: trusted(z.number().min(0).lt(720))
+    .optional()
+    .describe(
+      'Of a camshaft: the place of the crank at which it is set, degrees of the cycle, when that is not the timing position and no mark of it says so',
+    ),
 })
 
 /** What teeth of a belt look like; they must match the pulley's. */

@@ -1,0 +1,56 @@
+import type { BuildSheet } from '../model/buildSheet'
+import { oncePerSheet, partsOf } from '../sheet'
+import { wrapToSigned } from '../units'
+import { readHolding } from './holding'
+
+/** Two places of the crank that are the same: what a sheet is written to. */
+const SAME_PLACE_DEG = 0.5
+
+interface Places {
+  readonly ofShaft: (shaftId: string) => number
+  readonly ofLink: (linkId: string) => number
+  /** Every place at which something meets, the timing position first, each once. */
+  readonly all: readonly number[]
+}
+
+/** Where the crank has to stand for each camshaft to meet, and for each chain, belt and coupling to be undone and put together: crank degrees of the cycle. A
+ *  camshaft has the place of its mark, else its own, else that of what drives it; a link that of the camshafts behind it, where they have one in common; all
+ *  else the timing position. */
+const placesOf = oncePerSheet((sheet: BuildSheet): Places => {
+  const reference = sheet.referencePose.crankDeg.value
+  const { holdsBy, behind, camshafts } = readHolding(sheet)
+  const own = (shaftId: string) =>
+    sheet.marks.find(
+      ({ memberId, cutFor, meetsAtDeg }) =>
+        cutFor === 'pose' && meetsAtDeg && partsOf(sheet).member(memberId)?.shaftId === shaftId,
+    )?.meetsAtDeg?.value ?? partsOf(sheet).shaft(shaftId)?.meetsAtDeg?.value
+  const ofShaft = (shaftId: string) => {
+    const way = holdsBy(shaftId) ?? []
+    const shafts = [shaftId, ...way.map(({ fromShaftId }) => fromShaftId).reverse()]
+    for (const id of shafts) {
+      const deg = partsOf(sheet).shaft(id)?.kind === 'crank' ? undefined : own(id)
+      if (deg !== undefined) return deg
+    }
+    return reference
+  }
+  const isSame = (a: number, b: number) => Math.abs(wrapToSigned(a - b, sheet.cycleDeg)) <= SAME_PLACE_DEG
+  const ofLink = (linkId: string) => {
+    const [first, ...rest] = behind(linkId).map(ofShaft)
+    return first !== undefined && rest.every((deg) => isSame(deg, first)) ? first : reference
+  }
+  const all = [reference]
+  for (const id of camshafts) {
+    const deg = ofShaft(id)
+    if (!all.some((known) => isSame(known, deg))) all.push(deg)
+  }
+  return { ofShaft, ofLink, all }
+})
+
+/** Where the crank stands when a camshaft meets its mark: its own place, or the timing position. */
+export const placeOfShaft = (sheet: BuildSheet, shaftId: string): number => placesOf(sheet).ofShaft(shaftId)
+
+/** Where the crank stands when a chain, belt or coupling is undone and put together. */
+export const placeOfLink = (sheet: BuildSheet, linkId: string): number => placesOf(sheet).ofLink(linkId)
+
+/** Every place of the crank at which something meets, the timing position first. */
+export const timingPlaces = (sheet: BuildSheet): readonly number[] => placesOf(sheet).all
