@@ -1,3 +1,4 @@
+import { inSentence } from '../ui/wording'
 import { useState, type ReactNode } from 'react'
 import { linkMap, readDrive } from '@link-count/core/drive'
 import { linkMapDrawing } from '@link-count/core/paper'
@@ -87,7 +88,7 @@ export const DrawingParts = () => (
         {sheet.loops.map((loop) => {
           const places = linkMap(readDrive(sheet).sections(loop))
           return places && loop.pitches ? (
-            <Part key={loop.id} name={`link map of the ${loop.name.toLowerCase()}`}>
+            <Part key={loop.id} name={`link map of the ${inSentence(loop.name)}`}>
               <PaperPreview drawing={linkMapDrawing(places, loop.pitches.value, loop.kind)} label={loop.name} />
             </Part>
           ) : null

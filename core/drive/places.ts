@@ -24,7 +24,7 @@ const placesOf = oncePerSheet((sheet: BuildSheet): Places => {
       ({ memberId, cutFor, meetsAtDeg }) =>
         cutFor === 'pose' && meetsAtDeg && partsOf(sheet).member(memberId)?.shaftId === shaftId,
     )?.meetsAtDeg?.value ?? partsOf(sheet).shaft(shaftId)?.meetsAtDeg?.value
-  const ofShaft = (shaftId: string) => {
+  const told = (shaftId: string) => {
     const way = holdsBy(shaftId) ?? []
     const shafts = [shaftId, ...way.map(({ fromShaftId }) => fromShaftId).reverse()]
     for (const id of shafts) {
@@ -34,14 +34,14 @@ const placesOf = oncePerSheet((sheet: BuildSheet): Places => {
     return reference
   }
   const isSame = (a: number, b: number) => Math.abs(wrapToSigned(a - b, sheet.cycleDeg)) <= SAME_PLACE_DEG
-  const ofLink = (linkId: string) => {
-    const [first, ...rest] = behind(linkId).map(ofShaft)
-    return first !== undefined && rest.every((deg) => isSame(deg, first)) ? first : reference
-  }
   const all = [reference]
-  for (const id of camshafts) {
-    const deg = ofShaft(id)
-    if (!all.some((known) => isSame(known, deg))) all.push(deg)
+  for (const id of camshafts) if (!all.some((known) => isSame(known, told(id)))) all.push(told(id))
+  // Places that are the same are one number.
+  const ofShaft = (shaftId: string) => all.find((known) => isSame(known, told(shaftId))) ?? reference
+  const ofLink = (linkId: string) => {
+    const places = new Set(behind(linkId).map(ofShaft))
+    const [only] = places
+    return places.size === 1 && only !== undefined ? only : reference
   }
   return { ofShaft, ofLink, all }
 })

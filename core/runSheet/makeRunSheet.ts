@@ -1,3 +1,4 @@
+import { timingPlaces } from '../drive'
 import type { BuildSheet } from '../model/buildSheet'
 import { stepKinds, type CrankPlace, type StepKind, type StepKindRecord } from './steps'
 
@@ -19,17 +20,36 @@ export interface StepGroup {
 export function makeRunSheet(sheet: BuildSheet): StepGroup[] {
   const kinds = inOrder(Object.keys(stepKinds) as StepKind[], (kind) => stepKinds[kind])
   const groups: { crankAt: CrankPlace | undefined; steps: Step[] }[] = []
-  for (const kind of kinds) {
-    const { targets, crankAt }: StepKindRecord = stepKinds[kind]
-    for (const [n, targetIds] of targets(sheet).entries()) {
-      const step = { id: idOf(kind, targetIds, n), kind, targetIds }
-      const at = crankAt?.(sheet, targetIds)
-      const last = groups.at(-1)
-      if (last && last.crankAt?.deg === at?.deg && last.crankAt?.at === at?.at) last.steps.push(step)
-      else groups.push({ crankAt: at, steps: [step] })
-    }
+  for (const step of placeAfterPlace(
+    sheet,
+    kinds.flatMap((kind) => stepsOfKind(sheet, kind)),
+  )) {
+    const at = recordOf(step.kind).crankAt?.(sheet, step.targetIds)
+    const last = groups.at(-1)
+    if (last && last.crankAt?.deg === at?.deg && last.crankAt?.at === at?.at) last.steps.push(step)
+    else groups.push({ crankAt: at, steps: [step] })
   }
   return groups
+}
+
+const recordOf = (kind: StepKind): StepKindRecord => stepKinds[kind]
+
+const stepsOfKind = (sheet: BuildSheet, kind: StepKind): Step[] =>
+  recordOf(kind)
+    .targets(sheet)
+    .map((targetIds, n) => ({ id: idOf(kind, targetIds, n), kind, targetIds }))
+
+/** Steps that are worked at a place of the crank, all of one place before those of the next, the timing position first: one bank or cylinder after the
+ *  other. */
+function placeAfterPlace(sheet: BuildSheet, steps: readonly Step[]): readonly Step[] {
+  const places = timingPlaces(sheet)
+  const placeOf = ({ kind, targetIds }: Step) => recordOf(kind).workedAt?.(sheet, targetIds)
+  const first = steps.findIndex((step) => placeOf(step) !== undefined)
+  if (places.length < 2 || first < 0) return steps
+  const worked = steps.filter((step) => placeOf(step) !== undefined)
+  const before = steps.slice(0, first)
+  const after = steps.slice(first).filter((step) => placeOf(step) === undefined)
+  return [...before, ...places.flatMap((deg) => worked.filter((step) => placeOf(step) === deg)), ...after]
 }
 
 export const stepsOf = (groups: readonly StepGroup[]): Step[] => groups.flatMap(({ steps }) => steps)

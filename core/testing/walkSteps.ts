@@ -95,14 +95,16 @@ const loopSteps = ({ sheet, pick, loop, driven, tensioners }: Moment): Step[] =>
   ],
 ]
 
-const markOfShaft = (sheet: BuildSheet, shaftId: string) =>
-  markOn(sheet, sheet.members.find((one) => one.shaftId === shaftId)?.id ?? '')
+function markOfShaft(sheet: BuildSheet, shaftId: string): { readonly markId?: string } {
+  const markId = markOn(sheet, sheet.members.find((one) => one.shaftId === shaftId)?.id ?? '')
+  return markId === '' ? {} : { markId }
+}
 
 /** A camshaft seen at its mark, or off it, the crank at its own. */
 const seenAtMark = (sheet: BuildSheet, pick: Pick, shaftId: string): NewEntry => ({
   kind: 'camAtMark',
   shaftId,
-  markId: markOfShaft(sheet, shaftId),
+  ...markOfShaft(sheet, shaftId),
   phase: pick(['found', 'set', 'left']),
   crank: { by: 'mark', markId: pick(crankMarks(sheet)), offDeg: pick([0, 0, 3]) },
   off: pick([
@@ -129,7 +131,7 @@ const camSteps = ({ sheet, pick, shaftId, coupling }: Moment): Step[] => [
     { kind: 'camshaft', shaftId, is: 'seenShut' },
   ],
   () => [{ kind: 'camSet', shaftId, offDeg: pick([0, 0, 0, 1, 12, -40]) }],
-  () => [{ kind: 'camSet', shaftId, offDeg: pick([0, 1]), markId: markOfShaft(sheet, shaftId) }],
+  () => [{ kind: 'camSet', shaftId, offDeg: pick([0, 1]), ...markOfShaft(sheet, shaftId) }],
   () => [seenAtMark(sheet, pick, shaftId)],
   () => [seenAtMark(sheet, pick, shaftId)],
   () => [

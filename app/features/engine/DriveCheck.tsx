@@ -3,7 +3,7 @@ import { readLoop } from '@link-count/core/ledger'
 import type { BuildSheet, Loop } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed } from '@link-count/core/units'
-import { gapWords, loopWords, nounsOf, sectionEndWords, upperFirst } from '../../ui/wording'
+import { inSentence, gapWords, loopWords, nounsOf, sectionEndWords, upperFirst } from '../../ui/wording'
 import { ChainIdentity } from './ChainIdentity'
 import { DriveBoard } from './DriveBoard'
 import { LengthsForSale } from './LengthsForSale'
@@ -49,7 +49,7 @@ function RatioWords({ sheet }: { sheet: BuildSheet }) {
           /{wanted.den}. Count again:{' '}
           {recounts.length === 0
             ? 'no single tooth count would mend it.'
-            : `is it ${recounts.map(({ name, counted, shouldBe }) => `${shouldBe} on the ${name.toLowerCase()} and not ${counted}`).join(', or ')}?`}
+            : `is it ${recounts.map(({ name, counted, shouldBe }) => `${shouldBe} on the ${inSentence(name)} and not ${counted}`).join(', or ')}?`}
         </p>
       ))}
       {conflicts.map(({ shaftId, ratio, other }) => (
@@ -60,7 +60,7 @@ function RatioWords({ sheet }: { sheet: BuildSheet }) {
       ))}
       {!waiting && undriven.length > 0 && (
         <p className="warn" role="alert">
-          Nothing drives {undriven.map((id) => nameOf(id).toLowerCase()).join(', ')}.
+          Nothing drives {undriven.map((id) => inSentence(nameOf(id))).join(', ')}.
         </p>
       )}
     </>
@@ -108,7 +108,7 @@ function LoopFigures({ sheet, loop }: LoopProps) {
     <dl className="figures">
       {wheels.map(({ name, crankDeg }) => (
         <div key={name}>
-          <dt>{wheels.length > 1 ? `One tooth, ${name.toLowerCase()}` : 'One cam tooth is'}</dt>
+          <dt>{wheels.length > 1 ? `One tooth, ${inSentence(name)}` : 'One cam tooth is'}</dt>
           <dd className="reading">{fixed(crankDeg, 2)}° crank</dd>
         </div>
       ))}
@@ -170,7 +170,7 @@ function LoopWarnings({ sheet, loop }: LoopProps) {
   const wrongTeeth = loop.path.flatMap(({ memberId }) => {
     const member = partsOf(sheet).member(memberId)
     return member?.toothShape && loop.toothShape && member.toothShape !== loop.toothShape
-      ? [member.name.toLowerCase()]
+      ? [inSentence(member.name)]
       : []
   })
   return (
@@ -187,7 +187,7 @@ function LoopWarnings({ sheet, loop }: LoopProps) {
       )}
       {sum && !sum.addsUp && (
         <p className="warn" role="alert">
-          The written counts come to {fixed(sum.sum, 1)}, the {loop.name.toLowerCase()} has {sum.whole} in all: one of
+          The written counts come to {fixed(sum.sum, 1)}, the {inSentence(loop.name)} has {sum.whole} in all: one of
           them is wrong, or printed by another rule of counting.
         </p>
       )}

@@ -4,7 +4,7 @@ import type { Loop } from '@link-count/core/model'
 import { linkMapDrawing, tilePages } from '@link-count/core/paper'
 import { fixed } from '@link-count/core/units'
 import { download } from '../../ui/download'
-import { nounsOf } from '../../ui/wording'
+import { inSentence, nounsOf } from '../../ui/wording'
 import './LinkMap.css'
 
 const PX_PER_PITCH = 11
@@ -54,7 +54,7 @@ export function LinkMap({
           className="paper-scroll"
           tabIndex={0}
           role="region"
-          aria-label={`Link map of the ${loop.name.toLowerCase()}`}
+          aria-label={`Link map of the ${inSentence(loop.name)}`}
         >
           <svg width={width} height="92" role="img" aria-label={`${pitches} ${links} unrolled`} className="link-map">
             {loopKinds[loop.kind].made === 'band' ? <BeltStrip pitches={pitches} /> : <ChainStrip pitches={pitches} />}

@@ -3,7 +3,7 @@ import { linkMap, paintedPlaces, type Section } from '@link-count/core/drive'
 import type { Loop } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
 import { useDraft } from '../../ui/fields'
-import { nounsOf } from '../../ui/wording'
+import { inSentence, nounsOf } from '../../ui/wording'
 import { patchLoop, withValue } from './sheetChanges'
 import { useSheetEditor } from './SheetEditor'
 
@@ -67,8 +67,8 @@ export function PaintedLinks({
               !mark
                 ? name
                 : Math.abs(mark.pastPitches) < 0.3
-                  ? `${name} on the ${mark.name.toLowerCase()}`
-                  : `${name} ${fixed(Math.abs(mark.pastPitches), 1)} ${mark.pastPitches > 0 ? 'past' : 'short of'} the ${mark.name.toLowerCase()}`,
+                  ? `${name} on the ${inSentence(mark.name)}`
+                  : `${name} ${fixed(Math.abs(mark.pastPitches), 1)} ${mark.pastPitches > 0 ? 'past' : 'short of'} the ${inSentence(mark.name)}`,
             )
             .join('; ')}
           .

@@ -6,7 +6,7 @@ import { fixed } from '@link-count/core/units'
 import { withValue, type SheetChange } from './sheetChanges'
 import { useSheetEditor } from './SheetEditor'
 import { DirectionField, MmField } from './TrustedField'
-import { upperFirst } from '../../ui/wording'
+import { inSentence, upperFirst } from '../../ui/wording'
 
 type SetPlace = (change: (now: Position | undefined) => Position) => SheetChange
 type PolarPlace = Extract<Position, { how: 'polar' }>
@@ -31,7 +31,7 @@ export function PlaceFields({
   const crankId = others[0]?.id ?? 'crank'
   const choose = (next: string) =>
     apply(set((now) => (next === 'polar' ? byDirection(now, crankId) : byDistances(now, others, crankId))))
-  const label = name.toLowerCase()
+  const label = inSentence(name)
   return (
     <>
       {others.length > 1 && (
@@ -79,7 +79,7 @@ function Polar({
 }) {
   const now = position ?? { how: 'polar' as const, fromShaftId: crankId }
   const { sheet, apply } = useSheetEditor()
-  const from = partsOf(sheet).shaft(now.fromShaftId)?.name.toLowerCase() ?? 'crank'
+  const from = inSentence(partsOf(sheet).shaft(now.fromShaftId)?.name) ?? 'crank'
   const polar = (place: Position | undefined): PolarPlace =>
     place?.how === 'polar' ? place : { how: 'polar', fromShaftId: crankId }
   return (
@@ -202,7 +202,7 @@ function Distances({
 
 function useShaftName() {
   const { sheet } = useSheetEditor()
-  return (shaftId: string) => partsOf(sheet).shaft(shaftId)?.name.toLowerCase() ?? ''
+  return (shaftId: string) => inSentence(partsOf(sheet).shaft(shaftId)?.name) ?? ''
 }
 
 function MeasuredFrom({

@@ -1,3 +1,4 @@
+import { inSentence } from '../../ui/wording'
 import { readDrive } from '@link-count/core/drive'
 import type { BuildSheet } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
@@ -13,7 +14,7 @@ export function RepeatTable({ sheet }: { readonly sheet: BuildSheet }) {
     list.find((one) => one.id === id)?.name ?? id
   const gear = (couplingId: string) => {
     const coupling = partsOf(sheet).coupling(couplingId)
-    return [coupling?.fromId, coupling?.toId].map((id) => nameOf(sheet.members, id ?? '').toLowerCase()).join(' and ')
+    return [coupling?.fromId, coupling?.toId].map((id) => inSentence(nameOf(sheet.members, id ?? ''))).join(' and ')
   }
   return (
     <Fold title="What meets again, and when">

@@ -1,3 +1,4 @@
+import { inSentence } from '../../ui/wording'
 import { readDrive } from '@link-count/core/drive'
 import type { BuildSheet } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
@@ -21,7 +22,7 @@ export function RunTable({ sheet }: { readonly sheet: BuildSheet }) {
           className="paper-scroll"
           tabIndex={0}
           role="region"
-          aria-label={`Runs and wraps of the ${loop.name.toLowerCase()}`}
+          aria-label={`Runs and wraps of the ${inSentence(loop.name)}`}
         >
           {solved.length > 1 && <h3>{loop.name}</h3>}
           <table className="run-table">

@@ -1,3 +1,4 @@
+import { inSentence } from '../../ui/wording'
 import { NativeSelect } from '@mantine/core'
 import { loopKinds, teethFromDiameter } from '@link-count/core/drive'
 import { fixed } from '@link-count/core/units'
@@ -34,7 +35,7 @@ export function TeethByCalliper() {
           label="It runs in the"
           value={loop?.id}
           onChange={(event) => chosen.setText(event.currentTarget.value)}
-          data={sheet.loops.map(({ id, name }) => ({ value: id, label: name.toLowerCase() }))}
+          data={sheet.loops.map(({ id, name }) => ({ value: id, label: inSentence(name) }))}
         />
       )}
       <div className="two-fields">

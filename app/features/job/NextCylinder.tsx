@@ -1,20 +1,18 @@
 import { NativeSelect } from '@mantine/core'
 import { useState } from 'react'
 import { judgeFiring } from '@link-count/core/cylinders'
-import { cycleEvents, eventsPassed } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { wrapToCycle } from '@link-count/core/units'
 import { Dialog } from '../../ui/Dialog'
 import { wheelAsSeen } from '../../ui/job'
-import { turnWords } from '../../ui/wording'
 import { useBench } from './JobContext'
+import { Passing } from './Passing'
 import { TurnTo } from './TurnTo'
-import { eventWords, wheelAt } from './turnPlan'
-import './NextCylinder.css'
+import { wheelAt } from './turnPlan'
 
 /** From here to another cylinder's firing TDC: how far, which way, past what. */
 export function NextCylinder({ onClose }: { readonly onClose: () => void }) {
-  const { view, side } = useBench()
+  const { view } = useBench()
   const { sheet, state } = view
   const { places } = judgeFiring(sheet)
   const from = state.crank.deg
@@ -25,14 +23,6 @@ export function NextCylinder({ onClose }: { readonly onClose: () => void }) {
   const deg = places[chosen]
   const name = partsOf(sheet).cylinder(chosen)?.name ?? ''
   const event = sheet.cycleDeg === 720 ? 'firing TDC' : 'TDC'
-  const passed =
-    from === undefined || deg === undefined
-      ? []
-      : eventsPassed(cycleEvents(sheet), {
-          fromDeg: from,
-          deg: wrapToCycle(deg - from, sheet.cycleDeg),
-          cycleDeg: sheet.cycleDeg,
-        })
   return (
     <Dialog title="To another cylinder" size="md" onClose={onClose}>
       <div className="stack">
@@ -48,18 +38,7 @@ export function NextCylinder({ onClose }: { readonly onClose: () => void }) {
             There the wheel reads <span className="reading">{wheelAsSeen(wheelAt(view, deg), state)}</span>.
           </p>
         )}
-        {passed.length > 0 && (
-          <>
-            <p>That passes:</p>
-            <ol className="passed">
-              {passed.map(({ event: one, aheadDeg }, i) => (
-                <li key={i}>
-                  {eventWords(one, view)} <span className="soft">after {turnWords(aheadDeg, sheet, side)}</span>
-                </li>
-              ))}
-            </ol>
-          </>
-        )}
+        {deg !== undefined && <Passing toDeg={deg} />}
       </div>
     </Dialog>
   )

@@ -2,7 +2,7 @@ import { showOnScale } from '@link-count/core/degreeWheel'
 import type { GuardReason } from '@link-count/core/guard'
 import { fixed, type Side } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
-import { handWords, reasonWords, sideName, turnWords } from '../../ui/wording'
+import { inSentence, handWords, reasonWords, sideName, turnWords } from '../../ui/wording'
 import { crankMarkAt, planTo, wheelAt, type TurnTarget } from './turnPlan'
 
 /** What somebody may be asked to turn, and what for. */
@@ -121,7 +121,7 @@ function askTo(target: TurnTarget, view: JobView, side: Side): Asked {
       const mark = zero ? undefined : crankMarkAt(view, target.deg)
       if (mark) {
         const meets = mark.meets.trim() || 'its pointer'
-        const words = `Turn slowly ${handWords(1, sheet, side)}, ${seen}, until the ${mark.name.toLowerCase()} is at ${meets}`
+        const words = `Turn slowly ${handWords(1, sheet, side)}, ${seen}, until the ${inSentence(mark.name)} is at ${meets}`
         return may(crank.byMark || sheet.cycleDeg === 360 ? words : `${words}. Which turn it is on is not known`)
       }
       if (!zero) return { words: 'Where the crank stands is not known yet: find TDC first', may: false }

@@ -2,7 +2,7 @@ import { readDrive } from '@link-count/core/drive'
 import type { BuildSheet, Loop } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { ratioValue, type Side } from '@link-count/core/units'
-import { handWords } from '../../ui/wording'
+import { inSentence, handWords } from '../../ui/wording'
 
 /** The move of a loop over one of its wheels, from the side stood at. `layTeeth`: + = further in that wheel's running direction. */
 export function moveWords(
@@ -16,5 +16,5 @@ export function moveWords(
   const shaft = partsOf(sheet).shaft(member?.shaftId)
   // A shaft that runs against the crank sees the other hand.
   const runs = shaft && ratioValue(readDrive(sheet).ratioOf(shaft)) < 0 ? -1 : 1
-  return `Lay the ${loop.name.toLowerCase()} ${teeth} further round the ${member?.name.toLowerCase() ?? 'sprocket'}, ${handWords(runs * layTeeth, sheet, side)}.`
+  return `Lay the ${inSentence(loop.name)} ${teeth} further round the ${inSentence(member?.name) ?? 'sprocket'}, ${handWords(runs * layTeeth, sheet, side)}.`
 }

@@ -1,8 +1,9 @@
 import { crankMarksOf, type CrankMark } from '@link-count/core/byMark'
+import { judgeFiring } from '@link-count/core/cylinders'
 import { planTurn, type TurnPlan } from '@link-count/core/guard'
 import { cycleEvents, nextEvent, type CycleEvent, type Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
-import { fixed, wrapTo360, wrapToSigned180 } from '@link-count/core/units'
+import { fixed, wrapTo360, wrapToSigned, wrapToSigned180 } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 
 export interface TurnTarget {
@@ -26,7 +27,7 @@ export function targetOfStep(step: Step, view: JobView): TurnTarget | undefined 
   const zeroName = partsOf(sheet).cylinder(sheet.zeroCylinderId)?.name ?? ''
   const words = {
     tdc: `TDC of cylinder ${zeroName}`,
-    mark: `${fixed(deg, 1)}° of the crank, where its mark meets`,
+    mark: placeWords(view, deg),
     pose: `the timing position: ${poseWords(view)}`,
   }
   return { deg, words: words[at] }
@@ -37,6 +38,21 @@ export function poseWords({ sheet }: Pick<JobView, 'sheet'>): string {
   const name = partsOf(sheet).cylinder(cylinderId)?.name ?? ''
   if (event === 'other') return `${fixed(crankDeg.value, 1)}° of the crank`
   return `${event === 'firingTdc' ? 'firing' : 'overlap'} TDC, cylinder ${name}`
+}
+
+/** A place at which something meets: a cylinder's TDC where it is one, else in degrees of the crank. */
+export function placeWords(view: Pick<JobView, 'sheet'>, placeDeg: number): string {
+  const { sheet } = view
+  if (placeDeg === sheet.referencePose.crankDeg.value) return poseWords(view)
+  const { places } = judgeFiring(sheet)
+  const at = (deg: number | undefined) =>
+    deg !== undefined && Math.abs(wrapToSigned(placeDeg - deg, sheet.cycleDeg)) < 0.5
+  const firing = sheet.cylinders.find(({ id }) => at(places[id]))
+  const event = sheet.cycleDeg === 720 ? 'firing TDC' : 'TDC'
+  if (firing) return `${event}, cylinder ${firing.name}`
+  const overlap = sheet.cylinders.find(({ id }) => at(places[id] === undefined ? undefined : (places[id] ?? 0) + 360))
+  if (overlap && sheet.cycleDeg === 720) return `overlap TDC, cylinder ${overlap.name}`
+  return `${fixed(placeDeg, 1)}° of the crank, where its mark meets`
 }
 
 export function planTo(view: JobView, toDeg: number): TurnPlan {

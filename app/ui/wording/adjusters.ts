@@ -1,3 +1,4 @@
+import { inSentence } from './inSentence'
 import type { Adjuster } from '@link-count/core/model'
 
 interface AdjusterWords {
@@ -15,7 +16,7 @@ const words: { readonly [K in Adjuster['kind']]: AdjusterWords } = {
     name: 'a hub or vernier with places',
     done: (memberName, amount) => {
       const places = Math.abs(amount)
-      return `Hub of the ${memberName.toLowerCase()}, ${places} ${places === 1 ? 'place' : 'places'}`
+      return `Hub of the ${inSentence(memberName)}, ${places} ${places === 1 ? 'place' : 'places'}`
     },
   },
   keyway: { name: 'several keyways', done: (memberName, amount) => `${memberName} on its keyway ${amount + 1}` },
@@ -23,7 +24,7 @@ const words: { readonly [K in Adjuster['kind']]: AdjusterWords } = {
     name: 'offset keys',
     done: (memberName, amount, { keysMm }) => {
       const keys = keysMm?.filter((mm) => mm > 0) ?? []
-      return `Offset key of ${keys[(amount - 1) % Math.max(1, keys.length)] ?? '?'} mm in the ${memberName.toLowerCase()}`
+      return `Offset key of ${keys[(amount - 1) % Math.max(1, keys.length)] ?? '?'} mm in the ${inSentence(memberName)}`
     },
   },
   slots: { name: 'slotted holes', done: (memberName) => `${memberName} in its slots` },

@@ -1,3 +1,4 @@
+import { inSentence } from './inSentence'
 import type { CrankMark, InTeeth, SeenOff } from '@link-count/core/byMark'
 import type { Exact } from '@link-count/core/model'
 import { fixed, formatDeg, formatMm } from '@link-count/core/units'
@@ -17,7 +18,7 @@ export function markPlaceWords(placeDeg: number): string {
 
 /** "at its pointer", "2.0° past it". */
 export function atCrankMarkWords({ name, meets }: Pick<CrankMark, 'name' | 'meets'>, offDeg: number): string {
-  const at = `the ${name.toLowerCase()} at ${meets.trim() === '' ? 'its mark' : meets}`
+  const at = `the ${inSentence(name)} at ${meets.trim() === '' ? 'its mark' : meets}`
   if (offDeg === 0) return at
   return `${fixed(Math.abs(offDeg), 1)}° ${offDeg > 0 ? 'past' : 'short of'} ${at}`
 }

@@ -1,3 +1,4 @@
+import { inSentence } from './inSentence'
 import { markSeat, readDrive, type Section } from '@link-count/core/drive'
 import type { BuildSheet, Loop, Mark } from '@link-count/core/model'
 import type { Side } from '@link-count/core/units'
@@ -8,7 +9,7 @@ export function endWords(
   loop: Loop,
   { mark, teeth, side }: { readonly mark: Mark; readonly teeth: number; readonly side: Side },
 ): string {
-  const name = mark.name.toLowerCase()
+  const name = inSentence(mark.name)
   if (teeth === 0) return `the ${name}`
   const passed = loop.path.find(({ memberId }) => memberId === mark.memberId)?.passed
   const turns = readDrive(sheet).travelOf(loop) * (passed === 'outside' ? -1 : 1) * Math.sign(teeth)

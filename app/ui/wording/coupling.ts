@@ -1,3 +1,4 @@
+import { inSentence } from './inSentence'
 import { gearsOf, type MeshRead } from '@link-count/core/drive'
 import type { BuildSheet, Coupling, Member } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
@@ -17,10 +18,10 @@ export const placeWords: Record<
 export function couplingName(coupling: Coupling, sheet: BuildSheet): string {
   const { kind, fromId, toId } = coupling
   if (kind !== 'gearMesh')
-    return `${placeWords[kind].name} of the ${partsOf(sheet).shaft(toId)?.name.toLowerCase() ?? 'shaft'}`
+    return `${placeWords[kind].name} of the ${inSentence(partsOf(sheet).shaft(toId)?.name) ?? 'shaft'}`
   const { member } = partsOf(sheet)
   const { driver, driven } = gearsOf(sheet, coupling) ?? { driver: member(fromId), driven: member(toId) }
-  return `${driver?.name ?? 'Gear'} and ${driven?.name.toLowerCase() ?? 'gear'}`
+  return `${driver?.name ?? 'Gear'} and ${inSentence(driven?.name) ?? 'gear'}`
 }
 
 /** "two places on", "1 tooth back", "where it was"; on = the driven shaft further in its running direction. */
@@ -35,7 +36,7 @@ export function meshReadWords(
   read: MeshRead | undefined,
   { driver, driven }: { readonly driver: Member; readonly driven: Member },
 ): string {
-  const [one, other] = [driver.name.toLowerCase(), driven.name.toLowerCase()]
+  const [one, other] = [inSentence(driver.name), inSentence(driven.name)]
   if (!read) return `Written. It says nothing before the teeth of the ${one} and the ${other} are counted.`
   const turns = (n: number) => (n === 1 ? '1 turn' : `${n} turns`)
   if (read.teethLate === undefined)

@@ -1,3 +1,4 @@
+import { inSentence } from './inSentence'
 import type { ScaleError } from '@link-count/core/degreeWheel'
 import type { FileError } from '@link-count/core/file'
 import type { LoopError, LoopGap } from '@link-count/core/drive'
@@ -67,13 +68,13 @@ export function loopWords(error: LoopError, loop: Pick<Loop, 'kind'>, sheet: Bui
     case 'noSprockets':
       return `The ${noun.loop} has fewer than two ${noun.wheels}.`
     case 'teethMissing':
-      return `Count the teeth of: ${error.memberIds.map((id) => memberName(sheet, id).toLowerCase()).join(', ')}. The drive cannot be drawn without them.`
+      return `Count the teeth of: ${error.memberIds.map((id) => inSentence(memberName(sheet, id))).join(', ')}. The drive cannot be drawn without them.`
     case 'tooFewMembers':
       return `The ${noun.loop} has fewer than two ${noun.wheels}.`
     case 'membersTooClose':
-      return `${memberName(sheet, error.memberIds[0])} and ${memberName(sheet, error.memberIds[1]).toLowerCase()} stand too close: they overlap by ${fixed(error.shortMm, 1)} mm. Check the distance, the pitch and the teeth.`
+      return `${memberName(sheet, error.memberIds[0])} and ${inSentence(memberName(sheet, error.memberIds[1]))} stand too close: they overlap by ${fixed(error.shortMm, 1)} mm. Check the distance, the pitch and the teeth.`
     case 'notTouched':
-      return `The ${noun.loop} would not touch the ${memberName(sheet, error.memberId).toLowerCase()} where it stands. Check its place and its radius.`
+      return `The ${noun.loop} would not touch the ${inSentence(memberName(sheet, error.memberId))} where it stands. Check its place and its radius.`
     case 'loopTooShort':
       return `The ${noun.loop} is ${fixed(error.shortPitches, 2)} ${noun.pitches} too short: this layout needs ${fixed(error.needsPitches, 2)}. Check distance, teeth and the number of ${noun.links}.`
     case 'loopTooLong':

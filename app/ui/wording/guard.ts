@@ -1,3 +1,4 @@
+import { inSentence } from './inSentence'
 import type { Guard, GuardReason, GuardReasonCode, GuardVerdict, Wanted } from '@link-count/core/guard'
 import type { BuildSheet } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
@@ -81,7 +82,7 @@ const looked = 'Look at the engine, and say what you see'
 
 /** "Count from the exhaust mark to the inlet mark, or see the inlet mark level with the crank at its own". */
 function wantedWords(wanted: readonly Wanted[] | undefined, sheet: BuildSheet): string {
-  const name = (id: string) => (partsOf(sheet).mark(id)?.name ?? 'its mark').toLowerCase()
+  const name = (id: string) => inSentence(partsOf(sheet).mark(id)?.name ?? 'its mark')
   const words = (wanted ?? []).map((one) => {
     if (one.by === 'count') return `count from the ${name(one.fromMarkId)} to the ${name(one.toMarkId)}`
     if (one.by === 'mark') return `see the ${name(one.markId)} level, the crank at its own mark`

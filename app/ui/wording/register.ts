@@ -1,3 +1,4 @@
+import { inSentence } from './inSentence'
 import { registerItems } from '@link-count/core/ledger'
 import type { BuildSheet, ItemKind, Relief } from '@link-count/core/model'
 
@@ -38,9 +39,9 @@ export function reliefWords(of: Relief, { cams, cylinders, banks, shafts }: Buil
     case 'cylinder':
       return `cylinder ${name(cylinders)}`
     case 'bank':
-      return name(banks).toLowerCase()
+      return inSentence(name(banks))
     case 'camshaft':
-      return name(shafts).toLowerCase()
+      return inSentence(name(shafts))
   }
 }
 

@@ -1,6 +1,8 @@
 import type { BuildSheet } from '@link-count/core/model'
 import type { CautionId, Hindrance, Step, StepKind } from '@link-count/core/runSheet'
+import { placeOfLink } from '@link-count/core/drive'
 import { partsOf } from '@link-count/core/sheet'
+import { inSentence } from './inSentence'
 import { nounsOf, nounsOfAll, type LoopNouns } from './loops'
 import { upperFirst } from './upperFirst'
 
@@ -37,9 +39,11 @@ export function stepTitle({ kind, targetIds }: Pick<Step, 'kind' | 'targetIds'>,
     chainOnCount: sheet.loops,
     tensioner: partsOf(sheet).tensioners,
   }
+  const own = kind === 'poseChainOff' && placeOfLink(sheet, target ?? '') !== sheet.referencePose.crankDeg.value
   const like = several[kind] ?? []
   const name = like.length > 1 && like.find(({ id }) => id === target)?.name
-  return name ? `${title}: ${name.toLowerCase()}` : title
+  const plain = own ? title.replace('the timing position', 'its own place') : title
+  return name ? `${plain}: ${inSentence(name)}` : plain
 }
 
 const hindrances: { readonly [K in Hindrance]: (noun: LoopNouns) => string } = {

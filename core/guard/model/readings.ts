@@ -65,6 +65,7 @@ const markSeen = (w: World) => (one: Extract<Entry, { kind: 'camSet' }>, n: numb
         ? undefined
         : pose + rotation.totalDeg - poseSeen
   if (at === undefined || against) return undefined
+  if (one.markId !== undefined && !on.marks.some(({ id }) => id === one.markId)) return undefined
   const mark = on.marks.find(({ id }) => id === one.markId) ?? markOn(on, one.shaftId)
   const past = wrap(at - (mark?.meetsAtDeg?.value ?? pose), on.cycleDeg)
   if (Math.abs(past) > 45) return undefined

@@ -8,7 +8,7 @@ import { isNothing, kindOf } from '../kinds'
 import { copyOfStand, standOf, startStand, type StandSoFar } from './standSoFar'
 import type { EngineRead } from './engineRead'
 import { asItCame, uncounted } from './links'
-import { isLinkProved } from './proof'
+import { isLinkProved, provedShafts } from './proof'
 import { forgetAfter } from './lostJobs'
 import type { LinkStand, LostJob, Stand, TensionerStand } from './stand'
 import { isReleased } from './tensionerStates'
@@ -117,18 +117,10 @@ function beginJob(soFar: StandSoFar, job: Job, sheet: BuildSheet): void {
   if (!first) {
     for (const kind of ['loop', 'coupling'] as const) {
       const links = kind === 'loop' ? soFar.loops : soFar.couplings
-      for (const [id, link] of links) {
-        const proved = isLinkProved(soFar, kind, id)
-        const apart =
-          !link.apart || proved
-            ? undefined
-            : link.apart.at === 'pose'
-              ? { at: 'ended' as const, totalDeg: undefined }
-              : link.apart
-        links.set(id, { ...link, apart, turnedTightDeg: 0, ...(proved ? { changes: [] } : {}) })
-      }
+      for (const [id, link] of links) links.set(id, carriedOver(link, isLinkProved(soFar, kind, id)))
     }
   }
+  if (!first) settleGone(soFar)
   putSheet(soFar, job.id, sheet)
   soFar.rotation = rotationCarried(rotation, sameCycle, sheet.cycleDeg)
   soFar.jobStartDeg = rotation.totalDeg
@@ -140,6 +132,22 @@ function beginJob(soFar: StandSoFar, job: Job, sheet: BuildSheet): void {
   soFar.turnedTightDeg = 0
   if (job.arrival === 'chainOff') arriveOff(soFar, job)
 }
+
+/** A part that was said to be gone is as good as it came where every camshaft is proved without it. */
+function settleGone(soFar: StandSoFar): void {
+  const shafts = provedShafts(soFar)
+  const allProved = soFar.map.camshafts.every((id) => shafts.has(id))
+  for (const [id, link] of soFar.gone) soFar.gone.set(id, carriedOver(link, allProved && link.is === 'on'))
+}
+
+/** A link as it goes over into the next job. */
+const carriedOver = (link: LinkStand, proved: boolean): LinkStand => ({
+  ...link,
+  apart:
+    !link.apart || proved ? undefined : link.apart.at === 'pose' ? { at: 'ended', totalDeg: undefined } : link.apart,
+  turnedTightDeg: 0,
+  ...(proved ? { changes: [] } : {}),
+})
 
 function arriveOff(soFar: StandSoFar, job: Job): void {
   soFar.ranSo = false

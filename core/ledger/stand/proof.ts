@@ -210,7 +210,8 @@ export function latenessAtMark(
 ): Lateness | undefined {
   const { sheet, rotation, poseSeenDeg } = proving
   const shaft = partsOf(sheet).shaft(shaftId)
-  if (!shaft) return undefined
+  // Of a mark that is on the sheet no more nothing is known.
+  if (!shaft || (markId !== undefined && !partsOf(sheet).mark(markId))) return undefined
   const mark =
     partsOf(sheet).mark(markId) ??
     sheet.marks.find(({ memberId }) => sheet.members.some((one) => one.id === memberId && one.shaftId === shaftId))

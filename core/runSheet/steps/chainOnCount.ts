@@ -1,13 +1,15 @@
+import { placeOfLink } from '../../drive'
 import { allOf, proofOfLoop, verdictOfCount } from '../../ledger'
 import { partsOf } from '../../sheet'
 import type { StepKindRecord } from './step'
-import { atPose, each } from './targets'
+import { atPlace, each } from './targets'
 
 export const chainOnCount: StepKindRecord = {
   targets: ({ loops }) => each(loops),
   needs: ['loopOff', 'camSet'],
   gives: ['loopOn'],
-  crankAt: atPose,
+  workedAt: (sheet, [loopId = '']) => placeOfLink(sheet, loopId),
+  crankAt: (sheet, [loopId = '']) => atPlace(sheet, placeOfLink(sheet, loopId)),
   phase: 'set',
   loops: ({ loops }, [loopId]) => loops.filter(({ id }) => id === loopId),
   evidence: ({ sheet, state, targetIds: [loopId = ''] }) => {

@@ -1,16 +1,15 @@
+import { placeOfLink, placeOfShaft, readDrive } from '../../drive'
 import type { StepKindRecord } from './step'
-import { atPose, camshaftsOf, each } from './targets'
+import { atPlace, camshaftsOf, each } from './targets'
 
 export const setCam: StepKindRecord = {
   targets: (sheet) => each(camshaftsOf(sheet)),
   needs: ['zero', 'half', 'loopOff'],
   gives: ['camSet'],
-  crankAt: (sheet, [shaftId]) => {
-    const mark = sheet.marks.find(
-      ({ memberId, meetsAtDeg }) =>
-        meetsAtDeg && sheet.members.some((member) => member.id === memberId && member.shaftId === shaftId),
-    )
-    return mark?.meetsAtDeg ? { at: 'mark', deg: mark.meetsAtDeg.value } : atPose(sheet)
+  workedAt: (sheet, [shaftId = '']) => {
+    const last = readDrive(sheet).holdsBy(shaftId)?.at(-1)
+    return last ? placeOfLink(sheet, last.id) : placeOfShaft(sheet, shaftId)
   },
+  crankAt: (sheet, [shaftId = '']) => atPlace(sheet, placeOfShaft(sheet, shaftId)),
   evidence: ({ state, targetIds: [shaftId = ''] }) => (state.camSet[shaftId] ? 'read' : 'none'),
 }

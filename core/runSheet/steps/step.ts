@@ -40,6 +40,9 @@ export interface StepKindRecord {
   /** It comes after every step that gives one of these. */
   readonly needs: readonly Given[]
   readonly gives: readonly Given[]
+  /** The place of the crank whose work it is a part of, degrees of the cycle: where banks or cylinders meet at places of their own, all of this is done at
+   *  one before the next. */
+  readonly workedAt?: (sheet: BuildSheet, targetIds: readonly string[]) => number
   readonly crankAt?: (sheet: BuildSheet, targetIds: readonly string[]) => CrankPlace
   /** The phase of what is read in it. */
   readonly phase?: Phase

@@ -6,7 +6,7 @@ export const camshaftsOf = (sheet: BuildSheet) => sheet.shafts.filter(({ kind })
 /** One step for each of a list of parts. */
 export const each = (parts: readonly { readonly id: string }[]) => parts.map(({ id }) => [id])
 
-export const atPose = ({ referencePose }: BuildSheet): CrankPlace => ({
-  at: 'pose',
-  deg: referencePose.crankDeg.value,
+export const atPlace = (sheet: BuildSheet, deg: number): CrankPlace => ({
+  at: deg === sheet.referencePose.crankDeg.value ? 'pose' : 'mark',
+  deg,
 })

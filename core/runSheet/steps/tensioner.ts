@@ -1,3 +1,4 @@
+import { placeOfLink } from '../../drive'
 import { partsOf } from '../../sheet'
 import type { StepKindRecord } from './step'
 import { each } from './targets'
@@ -6,6 +7,10 @@ export const tensioner: StepKindRecord = {
   targets: (sheet) => each(partsOf(sheet).tensioners),
   needs: ['loopOn'],
   gives: ['tight'],
+  workedAt: (sheet, [memberId]) => {
+    const loop = sheet.loops.find(({ path }) => path.some((part) => part.memberId === memberId))
+    return loop ? placeOfLink(sheet, loop.id) : sheet.referencePose.crankDeg.value
+  },
   evidence: ({ state, targetIds: [memberId = ''] }) => {
     const at = state.tensioners[memberId]
     if (at === 'proven') return 'proved'

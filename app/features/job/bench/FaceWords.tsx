@@ -1,3 +1,4 @@
+import { inSentence } from '../../../ui/wording'
 import type { Side } from '@link-count/core/units'
 import { type DriveScene, type LoopScene, type ToothedPart } from '@link-count/core/scene'
 import { namePlace, type Projection } from '../../../ui/face'
@@ -69,7 +70,7 @@ function PartName({ wheel, scene, projection, short }: Parts & { wheel: ToothedP
   const crank = scene.toothed.find(({ isCrank }) => isCrank)
   const others = scene.toothed.filter((one) => one !== wheel)
   const coaxial = others.some((one) => Math.hypot(one.centre.x - centre.x, one.centre.y - centre.y) < 1)
-  const words = short ? `${teeth}` : `${name.toLowerCase()}, ${teeth}`
+  const words = short ? `${teeth}` : `${inSentence(name)}, ${teeth}`
   const upper = crank !== undefined && own.y < projection.y(crank.centre) - 40
   const place =
     own.r > 78 || (short && own.r > 26)

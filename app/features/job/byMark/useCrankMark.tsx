@@ -12,7 +12,7 @@ import {
   type Taken,
   type WheelField,
 } from '../../../ui/fields'
-import { markPlaceWords } from '../../../ui/wording'
+import { inSentence, markPlaceWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { AskExact } from './AskExact'
 
@@ -82,7 +82,7 @@ export function useCrankMark(key: string, meetsDeg?: number): CrankSeen | undefi
         {choice}
         <SegmentedControl
           fullWidth
-          aria-label={`The crank, by the ${mark.name.toLowerCase()}`}
+          aria-label={`The crank, by the ${inSentence(mark.name)}`}
           value={how.text}
           onChange={how.setText}
           data={[
@@ -99,7 +99,7 @@ export function useCrankMark(key: string, meetsDeg?: number): CrankSeen | undefi
             placeholder="2"
           />
         )}
-        <AskExact markId={mark.id} name={mark.name.toLowerCase()} onRim={mark.on === 'rim'} exact={mark.exact} />
+        <AskExact markId={mark.id} name={inSentence(mark.name)} onRim={mark.on === 'rim'} exact={mark.exact} />
       </div>
     ),
   }

@@ -1,3 +1,4 @@
+import { inSentence } from '../../../ui/wording'
 import { NativeSelect, SegmentedControl } from '@mantine/core'
 import { ownToothDeg, type SeenOff } from '@link-count/core/byMark'
 import { readDrive } from '@link-count/core/drive'
@@ -83,7 +84,7 @@ export function useSeenOff(key: string, shaft: Shaft, mark: Mark | undefined): S
         {mark && (
           <SegmentedControl
             fullWidth
-            aria-label={`Where the ${mark.name.toLowerCase()} stands`}
+            aria-label={`Where the ${inSentence(mark.name)} stands`}
             value={level.text}
             onChange={level.setText}
             data={[
@@ -170,7 +171,7 @@ function Dial({ shaft, mark, drafts }: { readonly shaft: Shaft; readonly mark: M
       turns={handOfTurn({ sign, running, side }) === 'clockwise' ? 1 : -1}
       offDeg={offDeg}
       stepDeg={step * perUnit}
-      name={mark.name.toLowerCase()}
+      name={inSentence(mark.name)}
       words={`${amount.text || 0} ${kinds[kind.text as 'teeth']} ${way.text}`}
       onOff={(deg) => {
         way.setText(deg < 0 ? 'early' : 'late')

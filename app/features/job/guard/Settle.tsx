@@ -4,7 +4,7 @@ import type { GuardReason } from '@link-count/core/guard'
 import type { BuildSheet, NewEntry, Settled } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import './Settle.css'
-import { couplingName } from '../../../ui/wording'
+import { inSentence, couplingName } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 
 interface Answer {
@@ -122,7 +122,7 @@ function vanishedAnswers(code: GuardReason['code'], id: string, sheet: BuildShee
         : sheet.couplings.map((one) => ({ ...one, name: couplingName(one, sheet) }))
   return [
     ...parts.map((part) => ({
-      words: `It is now the ${part.name.toLowerCase()}`,
+      words: `It is now the ${inSentence(part.name)}`,
       newEntries: seen({ about, id, is: 'became', became: part.id }),
     })),
     { words: 'It is off the engine for good', newEntries: seen({ about, id, is: 'gone' }) },

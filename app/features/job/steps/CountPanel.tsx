@@ -6,7 +6,7 @@ import type { CountRule, Loop } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { useDraft, type Draft } from '../../../ui/fields'
 import { showNotice } from '../../../ui/notice'
-import { nounsOf, sectionEndWords } from '../../../ui/wording'
+import { inSentence, nounsOf, sectionEndWords } from '../../../ui/wording'
 import { countDraftKey, lastRule, ruleDraftKey } from '../countKeys'
 import { countablesOf, inHandOf, phaseOf, sectionDraftKey, type Countable } from '../countSection'
 import { useBench } from '../JobContext'
@@ -183,7 +183,7 @@ function NextCount({
   )
   return next ? (
     <Button variant="default" onClick={() => onChoose(next.section.id)}>
-      Count the next run: {next.section.from.name.toLowerCase()} to {next.section.to.name.toLowerCase()}
+      Count the next run: {inSentence(next.section.from.name)} to {inSentence(next.section.to.name)}
     </Button>
   ) : null
 }
@@ -205,8 +205,8 @@ function SumOfCounts({ countables, loop }: { readonly countables: readonly Count
   const nouns = nounsOf(loop)
   return (
     <p className="warn" role="alert">
-      The runs counted come to {fixed(sum, 1)} {nouns.pitches}, and the {loop.name.toLowerCase()} has {whole}: one of
-      them was counted wrong.
+      The runs counted come to {fixed(sum, 1)} {nouns.pitches}, and the {inSentence(loop.name)} has {whole}: one of them
+      was counted wrong.
     </p>
   )
 }

@@ -4,7 +4,7 @@ import { verdictOfCount } from '@link-count/core/ledger'
 import type { BuildSheet, EntryOf } from '@link-count/core/model'
 import { fixed, formatDeg, formatLateness } from '@link-count/core/units'
 import { Figure } from '../../../ui/Figure'
-import { nounsOf } from '../../../ui/wording'
+import { inSentence, nounsOf } from '../../../ui/wording'
 import type { Countable } from '../countSection'
 import { useBench } from '../JobContext'
 import { ruleWords } from './countRuleWords'
@@ -70,7 +70,7 @@ function NoVerdict({ countable: { section } }: { readonly countable: Countable }
 /** Where no tooth near a mark stays on the wrap. */
 export const CannotTell = ({ section: { from, to } }: { readonly section: Section }) => (
   <>
-    This count cannot tell. Between the {from.name.toLowerCase()} and the {to.name.toLowerCase()} one wheel holds so few
+    This count cannot tell. Between the {inSentence(from.name)} and the {inSentence(to.name)} one wheel holds so few
     teeth that none near its mark would stay on it with the cam two teeth out. Count to other marks or along the other
     run, or read the camshaft instead.
   </>

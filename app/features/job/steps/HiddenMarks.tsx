@@ -1,3 +1,4 @@
+import { inSentence } from '../../../ui/wording'
 import { Button } from '@mantine/core'
 import { crankMarksOf } from '@link-count/core/byMark'
 import type { Section } from '@link-count/core/drive'
@@ -21,7 +22,7 @@ export function HiddenMarks({ step, section }: { readonly step: Step; readonly s
       {names.map((mark) => (
         <div className="move" key={mark.id}>
           <p>
-            The {mark.name.toLowerCase()} cannot be seen. <Instead mark={mark} />
+            The {inSentence(mark.name)} cannot be seen. <Instead mark={mark} />
           </p>
           <button type="button" className="link" onClick={() => put(mark, 'seen')}>
             It can be seen now
@@ -33,7 +34,7 @@ export function HiddenMarks({ step, section }: { readonly step: Step; readonly s
           <div className="row">
             {[section.from, section.to].map((mark) => (
               <Button key={mark.id} variant="quiet" onClick={() => put(mark, 'hidden')}>
-                The {mark.name.toLowerCase()}
+                The {inSentence(mark.name)}
               </Button>
             ))}
           </div>
@@ -54,7 +55,7 @@ function Instead({ mark }: { readonly mark: Mark }) {
   const [line] = lines
   return line ? (
     <>
-      Bring the {line.name.toLowerCase()} to {line.meets || 'its pointer'} and see the cam marks there; runs between cam
+      Bring the {inSentence(line.name)} to {line.meets || 'its pointer'} and see the cam marks there; runs between cam
       marks are counted as before. Or paint a tooth and its link before it goes out of sight.
     </>
   ) : (

@@ -6,7 +6,7 @@ import type { Loop, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness } from '@link-count/core/units'
-import { sectionEndWords } from '../../../ui/wording'
+import { inSentence, sectionEndWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { moveWords } from '../moveWords'
 
@@ -20,7 +20,7 @@ export function LoopMoves({ loop, phase, step }: { loop: Loop; phase: Phase; ste
   const { moves, then } = movesOf(sections, lateness, found)
   const wrong = moves.filter(({ layTeeth }) => layTeeth !== 0)
   const atDriver = moveOverDriver(sections, lateness, readDrive(view.sheet).driverOf(loop)?.id)
-  const nameOf = (id: string) => partsOf(view.sheet).member(id)?.name.toLowerCase() ?? ''
+  const nameOf = (id: string) => inSentence(partsOf(view.sheet).member(id)?.name) ?? ''
   const several = lateness.length > 1
   const shaftWords = (memberId: string) => {
     const shaft = lateness.find((one) => one.memberId === memberId)?.shaft
@@ -29,7 +29,7 @@ export function LoopMoves({ loop, phase, step }: { loop: Loop; phase: Phase; ste
   if (wrong.length === 0) {
     return (
       <p className="result">
-        The {loop.name.toLowerCase()} lies right
+        The {inSentence(loop.name)} lies right
         {several && lateness.length < sections.length - 1 ? ' where it was counted' : ''}: nothing to move. What is left
         over is{' '}
         {moves.map(({ memberId, leftoverDeg }, i) => (

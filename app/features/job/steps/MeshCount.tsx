@@ -5,7 +5,7 @@ import { lastOf } from '@link-count/core/ledger'
 import { entryLimits, type Coupling, type Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { parseWhole, useField, wholeWords } from '../../../ui/fields'
-import { meshReadWords } from '../../../ui/wording'
+import { inSentence, meshReadWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 
 type Last = 'driven' | 'driver'
@@ -27,7 +27,7 @@ export function MeshCount({
   const [last, setLast] = useState<Last>('driven')
   const gears = gearsOf(sheet, coupling)
   if (!gears) return null
-  const [driver, driven] = [gears.driver.name.toLowerCase(), gears.driven.name.toLowerCase()]
+  const [driver, driven] = [inSentence(gears.driver.name), inSentence(gears.driven.name)]
   const written = lastOf(state, 'meshCount', `${phase} ${coupling.id}`)
   const read = written && readMeshCount(sheet, coupling, written.teeth)
   const write = (teeth: number, text: string) =>

@@ -1,3 +1,4 @@
+import { inSentence } from '../inSentence'
 import { showOnScale } from '@link-count/core/degreeWheel'
 import type { BuildSheet, Entry, EntryKind, EntryOf, ItemKind } from '@link-count/core/model'
 import { makeRunSheet, stepsOf, type StepKind, stepKinds } from '@link-count/core/runSheet'
@@ -55,7 +56,7 @@ export function toldBy(
   const told: Told = {
     sheet,
     nameOf,
-    lowerName: (list, id) => nameOf(list, id).toLowerCase(),
+    lowerName: (list, id) => inSentence(nameOf(list, id)),
     partName: (id) => {
       const list = (['loops', 'members', 'shafts', 'couplings'] as const).find((one) => namesOf(one).has(id))
       return list ? nameOf(list, id) : id

@@ -1,3 +1,4 @@
+import { inSentence } from '../inSentence'
 import { gearsOf } from '@link-count/core/drive'
 import type { EntryOf, Settled } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
@@ -40,7 +41,7 @@ function settledSentence(part: Settled, { partName, itemOf }: Told): string {
     case 'loop':
     case 'coupling':
     case 'tensioner': {
-      if (part.is === 'became') return `${partName(part.id)} is now the ${partName(part.became ?? '').toLowerCase()}`
+      if (part.is === 'became') return `${partName(part.id)} is now the ${inSentence(partName(part.became ?? ''))}`
       const words = { asItRan: 'on, as it ran', gone: 'is off the engine for good', heldBack: 'held back' }
       return `${partName(part.id)} ${part.is in words ? words[part.is as keyof typeof words] : part.is}`
     }
@@ -86,7 +87,7 @@ export const workLines = {
     return `${nameOf('couplings', couplingId)}: ${
       n === 0
         ? 'marks face each other'
-        : `${n} ${n === 1 ? 'tooth' : 'teeth'} between the marks, ${last ? `that of the ${last.name.toLowerCase()} last` : teeth > 0 ? 'the second last' : 'the first last'}`
+        : `${n} ${n === 1 ? 'tooth' : 'teeth'} between the marks, ${last ? `that of the ${inSentence(last.name)} last` : teeth > 0 ? 'the second last' : 'the first last'}`
     }`
   },
   camSet: ({ shaftId, offDeg, off }, { nameOf }) =>

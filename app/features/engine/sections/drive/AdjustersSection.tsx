@@ -3,7 +3,7 @@ import { Button } from '@mantine/core'
 import { useState } from 'react'
 import type { Adjuster } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
-import { adjusterName, nounsOfAll } from '../../../../ui/wording'
+import { inSentence, adjusterName, nounsOfAll } from '../../../../ui/wording'
 import { useSheetEditor } from '../../SheetEditor'
 import { Choice, Section } from '../Section'
 import { adjusterFields } from './adjusterFields'
@@ -33,7 +33,7 @@ export function AdjustersSection() {
             <p className="field-label">
               {nameOf(adjuster.memberId)}: {adjusterName(adjuster.kind)}
             </p>
-            <Fields adjuster={adjuster} name={nameOf(adjuster.memberId).toLowerCase()} />
+            <Fields adjuster={adjuster} name={inSentence(nameOf(adjuster.memberId))} />
             <button
               type="button"
               className="link"

@@ -2,7 +2,7 @@ import { sheetLimits, type Coupling } from '@link-count/core/model'
 import { couplingWorth } from '@link-count/core/drive'
 import { partsOf } from '@link-count/core/sheet'
 import { formatDeg } from '@link-count/core/units'
-import { couplingName, placeWords, upperFirst } from '../../../../ui/wording'
+import { inSentence, couplingName, placeWords, upperFirst } from '../../../../ui/wording'
 import { removeCoupling } from '../../bendDrive'
 import { patchCoupling, withValue } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
@@ -12,8 +12,8 @@ import { Choice } from '../Section'
 /** A shaft joined to another: by what, in how many places it can be put together, and what one of them is worth. */
 export function CouplingFields({ coupling }: { readonly coupling: Coupling }) {
   const { sheet, apply } = useSheetEditor()
-  const nameOf = (id: string) => partsOf(sheet).shaft(id)?.name.toLowerCase() ?? id
-  const name = couplingName(coupling, sheet).toLowerCase()
+  const nameOf = (id: string) => inSentence(partsOf(sheet).shaft(id)?.name) ?? id
+  const name = inSentence(couplingName(coupling, sheet))
   const { many } = placeWords[coupling.kind]
   const { from, to } = couplingWorth(sheet, coupling)
   const quill = coupling.kind === 'quill'

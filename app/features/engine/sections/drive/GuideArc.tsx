@@ -1,3 +1,4 @@
+import { inSentence } from '../../../../ui/wording'
 import { Button, SegmentedControl, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { arcFromEnds, type Arc, type ArcError } from '@link-count/core/geometry'
@@ -22,7 +23,7 @@ const PLACE = { least: -20_000, most: 20_000 }
 /** A guide that is an arc and no whole circle: by its two ends with the radius or the height, or by the directions of its ends from its centre. */
 export function GuideArc({ member }: { readonly member: Member }) {
   const { apply } = useSheetEditor()
-  const name = member.name.toLowerCase()
+  const name = inSentence(member.name)
   const { arc } = member
   return (
     <>
@@ -73,7 +74,7 @@ function ByDirections({ member }: { readonly member: Member }) {
   const { apply, engineId } = useSheetEditor()
   const first = useDirectionField(`${engineId}:arc:${member.id}:first`)
   const other = useDirectionField(`${engineId}:arc:${member.id}:other`)
-  const name = member.name.toLowerCase()
+  const name = inSentence(member.name)
   const write = () => {
     first.ask()
     other.ask()
@@ -136,7 +137,7 @@ function ByItsEnds({ member }: { readonly member: Member }) {
     for (const field of ends) field.ask()
     if (made?.ok) void apply(toArc(member.id, made.value), all)
   }
-  const name = member.name.toLowerCase()
+  const name = inSentence(member.name)
   return (
     <Fold title={`The ${name} is an arc`} note="by its two ends" open={all.some(({ text }) => text !== '')}>
       <p className="soft">

@@ -3,7 +3,7 @@ import { sheetLimits, type Loop } from '@link-count/core/model'
 import { removeLoop } from '../../bendDrive'
 import { LinkMap } from '../../LinkMap'
 import { PaintedLinks } from '../../PaintedLinks'
-import { nounsOf, upperFirst } from '../../../../ui/wording'
+import { inSentence, nounsOf, upperFirst } from '../../../../ui/wording'
 import { patchLoop, withValue } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
 import { MmField, WholeField } from '../../TrustedField'
@@ -45,13 +45,13 @@ export function LoopSection({ loop }: { readonly loop: Loop }) {
       <WholeField
         limits={sheetLimits('loops', 'pitches')}
         id={`links-${loop.id}`}
-        label={`${upperFirst(nouns.pitches)} in the whole ${loop.name.toLowerCase()}`}
+        label={`${upperFirst(nouns.pitches)} in the whole ${inSentence(loop.name)}`}
         value={loop.pitches}
         change={(value) => patchLoop(loop.id, (one) => withValue(one, 'pitches', value))}
       />
       {loopKinds[loop.kind].made === 'band' && (
         <Choice
-          label={`Teeth of the ${loop.name.toLowerCase()} are`}
+          label={`Teeth of the ${inSentence(loop.name)} are`}
           value={loop.toothShape ?? 'unknown'}
           options={[...toothShapes]}
           onChoose={(shape) => apply(patchLoop(loop.id, (one) => withValue(one, 'toothShape', knownShape(shape))))}
@@ -67,13 +67,13 @@ export function LoopSection({ loop }: { readonly loop: Loop }) {
         <BookCount
           key={section.id}
           stretch={{ ...section, loop }}
-          label={`From ${section.from.name.toLowerCase()} to ${section.to.name.toLowerCase()}${section.run === 'slack' ? ', slack' : ''}`}
+          label={`From ${inSentence(section.from.name)} to ${inSentence(section.to.name)}${section.run === 'slack' ? ', slack' : ''}`}
         />
       ))}
       <PaintedLinks loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
       <LinkMap loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
       <button type="button" className="link wide-field" onClick={() => apply(removeLoop(loop.id))}>
-        Take the {loop.name.toLowerCase()} off the sheet, with its {nounsOf(loop).wheels}
+        Take the {inSentence(loop.name)} off the sheet, with its {nounsOf(loop).wheels}
       </button>
     </Section>
   )

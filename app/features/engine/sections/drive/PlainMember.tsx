@@ -1,3 +1,4 @@
+import { inSentence } from '../../../../ui/wording'
 import { sheetLimits, type Member } from '@link-count/core/model'
 import { removeMember } from '../../bendDrive'
 import { PlaceFields } from '../../PlaceFields'
@@ -16,7 +17,7 @@ export function PlainMember({ member }: { readonly member: Member }) {
         <WholeField
           limits={sheetLimits('members', 'teeth')}
           id={`teeth-${member.id}`}
-          label={`Teeth, ${member.name.toLowerCase()}`}
+          label={`Teeth, ${inSentence(member.name)}`}
           help="Only where it has any: then they settle its size."
           value={member.teeth}
           change={(value) => patchMember(member.id, (one) => withValue(one, 'teeth', value))}
@@ -37,7 +38,7 @@ export function PlainMember({ member }: { readonly member: Member }) {
             example="9.525 mm, 3/8 in"
             limits={sheetLimits('members', 'allowanceMm')}
             id={`allowance-${member.id}`}
-            label={`From there to the pin or pitch line, ${member.name.toLowerCase()}`}
+            label={`From there to the pin or pitch line, ${inSentence(member.name)}`}
             help="Half a plate’s height, or the back of a belt. Nothing if the radius is to the pin line."
             value={member.allowanceMm}
             change={(value) => patchMember(member.id, (one) => withValue(one, 'allowanceMm', value))}
@@ -54,7 +55,7 @@ export function PlainMember({ member }: { readonly member: Member }) {
         />
       )}
       <button type="button" className="link" onClick={() => apply(removeMember(member.id))}>
-        Take the {member.name.toLowerCase()} off the sheet
+        Take the {inSentence(member.name)} off the sheet
       </button>
     </div>
   )

@@ -1,3 +1,4 @@
+import { inSentence } from '../../../../ui/wording'
 import { sheetLimits, type Coupling, type Member, type Shaft } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { addCoupling, addGearOn, addHub, removeShaft } from '../../bendDrive'
@@ -13,7 +14,7 @@ import { knownShape, toothShapes } from './toothShapes'
 export function ShaftFields({ shaft }: { readonly shaft: Shaft }) {
   const { sheet, apply } = useSheetEditor()
   const own = sheet.members.filter(({ shaftId }) => shaftId === shaft.id)
-  const name = shaft.name.toLowerCase()
+  const name = inSentence(shaft.name)
   const isCrank = shaft.kind === 'crank'
   return (
     <div className="one-cylinder wide-field">
@@ -40,7 +41,7 @@ export function ShaftFields({ shaft }: { readonly shaft: Shaft }) {
           .filter(({ kind }) => kind === 'gear')
           .map((gear) => (
             <button key={gear.id} type="button" className="link" onClick={() => apply(addGearOn(gear.id))}>
-              A gear in mesh with the {gear.name.toLowerCase()}
+              A gear in mesh with the {inSentence(gear.name)}
             </button>
           ))}
         {!own.some(({ kind }) => kind === 'hub') && (
@@ -68,7 +69,7 @@ function Place({ shaft }: { shaft: Shaft }) {
   if (other && !driven) {
     return (
       <p className="soft">
-        The {shaft.name.toLowerCase()} stands on the axis of the {other.name.toLowerCase()}.
+        The {inSentence(shaft.name)} stands on the axis of the {inSentence(other.name)}.
       </p>
     )
   }
@@ -91,7 +92,7 @@ function JoinTo({ shaft }: { shaft: Shaft }) {
   const others = sheet.shafts.filter(({ id }) => id !== shaft.id)
   return (
     <Choice
-      label={`The ${shaft.name.toLowerCase()} is joined to`}
+      label={`The ${inSentence(shaft.name)} is joined to`}
       value=""
       options={[
         { value: '', label: 'nothing yet' },
@@ -128,13 +129,13 @@ function Teeth({ member }: { member: Member }) {
       <WholeField
         limits={sheetLimits('members', 'teeth')}
         id={`teeth-${member.id}`}
-        label={`Teeth, ${member.name.toLowerCase()}`}
+        label={`Teeth, ${inSentence(member.name)}`}
         value={member.teeth}
         change={(value) => patchMember(member.id, (one) => withValue(one, 'teeth', value))}
       />
       {member.kind === 'pulley' && (
         <Choice
-          label={`Teeth of the ${member.name.toLowerCase()} are`}
+          label={`Teeth of the ${inSentence(member.name)} are`}
           value={member.toothShape ?? 'unknown'}
           options={[...toothShapes]}
           onChoose={(shape) => apply(patchMember(member.id, (one) => withValue(one, 'toothShape', knownShape(shape))))}

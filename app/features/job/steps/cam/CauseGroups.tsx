@@ -2,7 +2,7 @@ import type { CauseCode, Diagnosis, Fit, NextReading } from '@link-count/core/di
 import type { BuildSheet } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed } from '@link-count/core/units'
-import { causeWords, couplingName } from '../../../../ui/wording'
+import { inSentence, causeWords, couplingName } from '../../../../ui/wording'
 
 /** What stands, group by group, with the reading that parts a group where there are several. */
 export function CauseGroups({
@@ -55,7 +55,7 @@ function causeLine(cause: CauseCode, { sized, teeth, gearTeeth, orAtMeshes }: Fi
 
 function meshName(id: string, sheet: BuildSheet): string {
   const mesh = partsOf(sheet).coupling(id)
-  return mesh ? couplingName(mesh, sheet).toLowerCase() : id
+  return mesh ? inSentence(couplingName(mesh, sheet)) : id
 }
 
 function teethWords(id: string, n: number, sheet: BuildSheet): string {
@@ -64,4 +64,4 @@ function teethWords(id: string, n: number, sheet: BuildSheet): string {
 }
 
 const partName = (id: string, { loops, banks, shafts, members }: BuildSheet) =>
-  [...loops, ...banks, ...shafts, ...members].find((one) => one.id === id)?.name.toLowerCase() ?? ''
+  inSentence([...loops, ...banks, ...shafts, ...members].find((one) => one.id === id)?.name) ?? ''

@@ -1,3 +1,4 @@
+import { inSentence } from '../../../../ui/wording'
 import { Button, NativeSelect, TextInput } from '@mantine/core'
 import { allOf } from '@link-count/core/ledger'
 import { camSpec } from '@link-count/core/cams'
@@ -39,7 +40,7 @@ export function ChainMeasure({ step }: { readonly step: Step }) {
   }
   const places = allOf(state, 'chainLength').filter(({ loopId }) => loopId === loop.id).length
   return (
-    <Fold title={`Measure the ${loop.name.toLowerCase()}`} note={places > 0 ? `${places} written` : 'for stretch'}>
+    <Fold title={`Measure the ${inSentence(loop.name)}`} note={places > 0 ? `${places} written` : 'for stretch'}>
       {chains.length > 1 && (
         <NativeSelect
           label="Chain"

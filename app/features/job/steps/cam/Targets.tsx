@@ -1,3 +1,4 @@
+import { inSentence } from '../../../../ui/wording'
 import { Button, Textarea } from '@mantine/core'
 import { allOf } from '@link-count/core/ledger'
 import type { Step } from '@link-count/core/runSheet'
@@ -47,7 +48,7 @@ export function Targets({ step }: { step: Step }) {
       <div className="row">
         {camshafts.map(({ id, name }) => (
           <Button key={id} variant="default" disabled={reason.text.trim() === ''} onClick={() => write(id)}>
-            For the {name.toLowerCase()}
+            For the {inSentence(name)}
           </Button>
         ))}
       </div>

@@ -18,7 +18,7 @@ import {
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness, type Side } from '@link-count/core/units'
 import { Figure } from '../../../../ui/Figure'
-import { signedDeg } from '../../../../ui/wording'
+import { inSentence, signedDeg } from '../../../../ui/wording'
 import { useMoveSearch } from '../../../../workers/useMoveSearch'
 import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
@@ -258,8 +258,8 @@ function NewCounts({ after }: { after: readonly CountsOfLoop[] }) {
       {counts.length > 0 && <p>Then count {counts.join(', ')}.</p>}
       {apart.length > 0 && (
         <p className="warn">
-          The marks of the {apart.map(({ loop }) => loop.name.toLowerCase()).join(' and the ')} then no longer meet as
-          the book has them: that is what these moves mean, and the counts are judged by it.
+          The marks of the {apart.map(({ loop }) => inSentence(loop.name)).join(' and the ')} then no longer meet as the
+          book has them: that is what these moves mean, and the counts are judged by it.
         </p>
       )}
     </>
@@ -270,8 +270,7 @@ function NewCounts({ after }: { after: readonly CountsOfLoop[] }) {
 function LeftOut({ sheet, state, phase }: { sheet: BuildSheet; state: JobState; phase: Phase }) {
   const unread = camshaftsToRead(sheet, state, phase)
   const uncounted = loopsToCount(sheet, state, phase)
-  const and = (names: readonly { readonly name: string }[]) =>
-    names.map(({ name }) => name.toLowerCase()).join(', the ')
+  const and = (names: readonly { readonly name: string }[]) => names.map(({ name }) => inSentence(name)).join(', the ')
   return (
     <>
       {unread.length > 0 && (

@@ -14,7 +14,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import { Figure, type Opened } from '../../../../ui/Figure'
-import { bandWords, causeWords, nextReadingWords, schoolWords } from '../../../../ui/wording'
+import { inSentence, bandWords, causeWords, nextReadingWords, schoolWords } from '../../../../ui/wording'
 import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import { CauseGroups } from './CauseGroups'
@@ -94,7 +94,7 @@ const nameOf = (parts: readonly { readonly id: string; readonly name: string }[]
 function openElongation(loopId: string, { value, sigma }: Measured, sheet: BuildSheet, state: JobState): Opened {
   const loop = partsOf(sheet).loop(loopId)
   return {
-    title: `How much the ${loop?.name.toLowerCase() ?? 'chain'} has grown`,
+    title: `How much the ${inSentence(loop?.name) ?? 'chain'} has grown`,
     value: `${fixed(value, 2)}%`,
     plusMinus: `${fixed(2 * sigma, 2)}%`,
     readings: allOf(state, 'chainLength')
@@ -119,7 +119,7 @@ function SharesTheChain({ said, sheet }: { said: Diagnosis; sheet: BuildSheet })
         (sum, [loopId, per]) => sum + per * (stretch?.[loopId] ?? 0),
         0,
       )
-      return deg === 0 ? [] : [`${name.toLowerCase()} ${fixed(deg, 1)}°`]
+      return deg === 0 ? [] : [`${inSentence(name)} ${fixed(deg, 1)}°`]
     })
   if (stretch === undefined) return null
   return late.length === 0 ? null : (

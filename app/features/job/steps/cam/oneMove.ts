@@ -3,7 +3,7 @@ import type { BuildSheet, Coupling, NewEntry } from '@link-count/core/model'
 import { laidBy, movesIn, type CountsOfLoop, type FoundMoves, type Move, type MoveSet } from '@link-count/core/search'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, ratioValue, type Side } from '@link-count/core/units'
-import { adjusterWords, couplingName, handWords, placesWords } from '../../../../ui/wording'
+import { inSentence, adjusterWords, couplingName, handWords, placesWords } from '../../../../ui/wording'
 import { moveWords } from '../../moveWords'
 
 /** One move in words, from the side stood at. */
@@ -28,8 +28,8 @@ export function oneMoveWords(move: Move, sheet: BuildSheet, side: Side): string 
   const turned = `${fixed(ownDeg, 2)}° ${handWords(laterDeg > 0 ? -Math.sign(ratio) : Math.sign(ratio), sheet, side)}`
   const done = adjusterWords(adjuster, member.name, amount)
   return drives(sheet, member.id)
-    ? `${done}: the ${member.name.toLowerCase()} ${turned} on the ${shaft.name.toLowerCase()}.`
-    : `${done}: the ${shaft.name.toLowerCase()} ${turned} in its ${member.kind}.`
+    ? `${done}: the ${inSentence(member.name)} ${turned} on the ${inSentence(shaft.name)}.`
+    : `${done}: the ${inSentence(shaft.name)} ${turned} in its ${member.kind}.`
 }
 
 /** A gear meshed again by teeth: which way, what stays on, and that an idler may come out instead. */
@@ -45,8 +45,8 @@ function meshMoveWords(mesh: Coupling, amount: number, sheet: BuildSheet, side: 
     path.some(({ memberId }) => partsOf(sheet).member(memberId)?.shaftId === shaft.id),
   )
   const idler = [gears.driver, gears.driven].some(({ shaftId }) => partsOf(sheet).shaft(shaftId)?.kind === 'idler')
-  const how = loop ? ` The ${loop.name.toLowerCase()} stays on.` : idler ? ' The idler may come out for it.' : ''
-  return `${name}: out of mesh, and the ${gears.driven.name.toLowerCase()} in again ${n} ${n === 1 ? 'tooth' : 'teeth'} ${way}.${how}`
+  const how = loop ? ` The ${inSentence(loop.name)} stays on.` : idler ? ' The idler may come out for it.' : ''
+  return `${name}: out of mesh, and the ${inSentence(gears.driven.name)} in again ${n} ${n === 1 ? 'tooth' : 'teeth'} ${way}.${how}`
 }
 
 /** Whether camshafts are driven from this wheel, and its own shaft not through it. */

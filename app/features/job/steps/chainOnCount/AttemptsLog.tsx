@@ -1,7 +1,7 @@
 import { attemptsAt, readLoop, type Attempt } from '@link-count/core/ledger'
 import type { Loop } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
-import { sectionEndWords } from '../../../../ui/wording'
+import { inSentence, sectionEndWords } from '../../../../ui/wording'
 import { moveWords } from '../../moveWords'
 import { useBench } from '../../JobContext'
 import './AttemptsLog.css'
@@ -21,7 +21,7 @@ export function AttemptsLog({ loop }: { readonly loop: Loop }) {
     moveWords({ memberId: move.memberId, layTeeth: move.teeth }, loop, sheet, side)
   const circle = attempts.at(-1)?.sameAs
   return (
-    <section className="attempts" aria-label={`Tries at the ${loop.name.toLowerCase()}`}>
+    <section className="attempts" aria-label={`Tries at the ${inSentence(loop.name)}`}>
       <h3>Tries so far</h3>
       <ol>
         {attempts.map((attempt, i) => (
@@ -33,7 +33,7 @@ export function AttemptsLog({ loop }: { readonly loop: Loop }) {
       {circle !== undefined && (
         <p className="warn">
           It lies as it lay at try {circle + 1}: going round in a circle. Check which sprocket the{' '}
-          {loop.name.toLowerCase()} was laid over, and that the crank and the cams have not moved.
+          {inSentence(loop.name)} was laid over, and that the crank and the cams have not moved.
         </p>
       )}
     </section>

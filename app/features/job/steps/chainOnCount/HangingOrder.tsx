@@ -6,7 +6,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, ratioValue, type Side } from '@link-count/core/units'
 import { useDraft } from '../../../../ui/fields'
-import { handWords, nounsOf, sectionEndWords } from '../../../../ui/wording'
+import { inSentence, handWords, nounsOf, sectionEndWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { Fold } from '../../../../ui/Fold'
 import './HangingOrder.css'
@@ -19,7 +19,7 @@ export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly ste
   const order = hangingOrder(sheet, loop, readLoop(sheet, loop, state.counts, undefined, state.seats).sections)
   const at = Math.min(Number(done.text) || 0, order.length)
   const nouns = nounsOf(loop)
-  const nameOf = (id: string) => partsOf(sheet).member(id)?.name.toLowerCase() ?? ''
+  const nameOf = (id: string) => inSentence(partsOf(sheet).member(id)?.name) ?? ''
   const driver = order[0]
   const driverShaft = partsOf(sheet).shaftOfMember(driver?.memberId)
   const runs = driverShaft && ratioValue(readDrive(sheet).ratioOf(driverShaft)) < 0 ? -1 : 1
@@ -33,7 +33,7 @@ export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly ste
         {driver ? nameOf(driver.memberId) : 'driver'} back along the runs that are pulled; all the slack ends on the run
         that leaves it, {handWords(runs, sheet, side)}.
       </p>
-      <ol className="hanging" aria-label={`Order of hanging the ${loop.name.toLowerCase()}`}>
+      <ol className="hanging" aria-label={`Order of hanging the ${inSentence(loop.name)}`}>
         {order.map((part, i) => (
           <li key={part.memberId} aria-current={i === at ? 'step' : undefined} className={i < at ? 'hung' : ''}>
             {partWords(part, order[i - 1], nameOf, (section) => stretchWords(sheet, loop, section, side))}
@@ -99,7 +99,7 @@ function Holds({ loop, step }: { loop: Loop; step: Step }) {
       {shafts.map(({ id, name }) => {
         const itemId = `lock-${id}`
         const locked = state.register.some((one) => one.itemId === itemId)
-        const item = { kind: 'item', itemId, item: 'lock', where: name.toLowerCase(), stepId: step.id } as const
+        const item = { kind: 'item', itemId, item: 'lock', where: inSentence(name), stepId: step.id } as const
         return (
           <Button
             key={id}
@@ -107,7 +107,7 @@ function Holds({ loop, step }: { loop: Loop; step: Step }) {
             aria-pressed={locked}
             onClick={() => void say({ ...item, change: locked ? 'out' : 'in' })}
           >
-            {locked ? `Lock off the ${name.toLowerCase()}` : `Lock on the ${name.toLowerCase()}`}
+            {locked ? `Lock off the ${inSentence(name)}` : `Lock on the ${inSentence(name)}`}
           </Button>
         )
       })}

@@ -3,8 +3,9 @@ import { isReleased } from '@link-count/core/ledger'
 import type { BuildSheet, Loop } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
-import { nounsOf } from '../../../../ui/wording'
+import { inSentence, nounsOf } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
+import { Passing } from '../../Passing'
 import { TurnTo } from '../../TurnTo'
 import { timingPosition } from '../../timingPosition'
 
@@ -18,7 +19,7 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
   const { sheet, state, job } = view
   const loop = partsOf(sheet).loop(step.targetIds[0])
   const on = loop && state.loops[loop.id]?.on
-  const { target, arrived, stood } = timingPosition(view, step.id)
+  const { target, arrived, stood } = timingPosition(view, step.id, loop && { loopId: loop.id })
   const tensioner = tensionerOf(sheet, loop)
   const held = tensioner && !isReleased(state.tensioners[tensioner.id] ?? 'out')
   if (!loop) return null
@@ -29,9 +30,7 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
       <div className="stack">
         <p className="result">
           {job.arrival === 'chainOff' ? `It came in with its ${noun} off. ` : `The ${noun} is off. `}
-          {sits
-            ? 'The crank is at the timing position: trims only.'
-            : 'Where the crank stands to the timing position is not known.'}
+          {sits ? 'The crank is at its place: trims only.' : 'Where the crank stands to that place is not known.'}
         </p>
         {!sits && (
           <>
@@ -48,6 +47,7 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
   return (
     <div className="stack">
       <TurnTo target={target} {...(stood ? {} : { arrived })} />
+      {!stood && target.deg !== sheet.referencePose.crankDeg.value && <Passing toDeg={target.deg} />}
       {tensioner && !held && (
         <Button
           variant={stood ? 'filled' : 'default'}
@@ -58,7 +58,7 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
                 kind: 'item',
                 itemId: `pin-${tensioner.id}`,
                 item: 'tensionerPin',
-                where: sheet.loops.length > 1 ? loop.name.toLowerCase() : '',
+                where: sheet.loops.length > 1 ? inSentence(loop.name) : '',
                 change: 'in',
                 stepId: step.id,
               },
@@ -76,9 +76,7 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
         {loop.name} is off
       </Button>
       {!stood && (
-        <p className="soft">
-          First say that it stands at the timing position: with the {noun} off the crank may only be trimmed.
-        </p>
+        <p className="soft">First say that it stands there: with the {noun} off the crank may only be trimmed.</p>
       )}
     </div>
   )

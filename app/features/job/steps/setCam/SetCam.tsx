@@ -6,7 +6,7 @@ import type { Mark, NewEntry, Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness, ratioValue } from '@link-count/core/units'
-import { nounsOfAll, seenOffWords } from '../../../../ui/wording'
+import { inSentence, nounsOfAll, seenOffWords } from '../../../../ui/wording'
 import { askTurn } from '../../askTurn'
 import { AskExact } from '../../byMark/AskExact'
 import { CrankCrept } from '../../byMark/CrankCrept'
@@ -29,8 +29,8 @@ export function SetCam({ step }: { readonly step: Step }) {
   const apart = couplings.some(({ id }) => state.couplings[id]?.together === false)
   const justTogether = couplings.some(({ id }) => state.couplings[id]?.proof === 'notRead')
   const off = sheet.loops.length === 0 || apart || justTogether || Object.values(state.loops).some(({ on }) => !on)
-  const { target, arrived, stood } = timingPosition(view, step.id, markPoseDeg(sheet, mark))
-  const meets = { mark: mark?.name.toLowerCase() ?? 'cam mark', meets: mark?.meets || 'its pointer' }
+  const { target, arrived, stood } = timingPosition(view, step.id, { shaftId: shaft.id })
+  const meets = { mark: inSentence(mark?.name) ?? 'cam mark', meets: mark?.meets || 'its pointer' }
   const bring = askTurn({ camshaftTo: meets }, view, side)
   return (
     <div className="stack">
@@ -40,7 +40,9 @@ export function SetCam({ step }: { readonly step: Step }) {
           {couplings.length > 0 && ', or draw its coupling apart'}.
         </p>
       )}
-      {off && !stood && couplings.length > 0 && <TurnTo target={target} arrived={arrived} />}
+      {off && !stood && (couplings.length > 0 || target.deg !== sheet.referencePose.crankDeg.value) && (
+        <TurnTo target={target} arrived={arrived} />
+      )}
       {couplings.map((coupling) => (
         <CouplingWork key={coupling.id} coupling={coupling} step={step} />
       ))}
@@ -99,7 +101,7 @@ function SeenSet({
       {crank?.panel}
       {seen.panel}
       {mark && seen.byMark && (!seen.off || tellsToothBy(seen.off) === 'ifSharp') && (
-        <AskExact markId={mark.id} name={mark.name.toLowerCase()} onRim={false} exact={mark.exact} />
+        <AskExact markId={mark.id} name={inSentence(mark.name)} onRim={false} exact={mark.exact} />
       )}
       <Button variant="filled" onClick={write} disabled={!seen.off || offDeg === undefined}>
         Write it down: set so

@@ -5,7 +5,7 @@ import type { BuildSheet, EntryOf } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { useDraft } from '../../../../ui/fields'
-import { hourWords } from '../../../../ui/wording'
+import { inSentence, hourWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { Fold } from '../../../../ui/Fold'
 import './CycleWalk.css'
@@ -114,8 +114,8 @@ function Look({
 
 function Verdict({ verdict: { meaning, looked, of, targetId }, sheet }: { verdict: WalkVerdict; sheet: BuildSheet }) {
   const name =
-    partsOf(sheet).shaft(targetId)?.name.toLowerCase() ??
-    sheet.banks.find(({ id }) => id === targetId)?.name.toLowerCase() ??
+    inSentence(partsOf(sheet).shaft(targetId)?.name) ??
+    inSentence(sheet.banks.find(({ id }) => id === targetId)?.name) ??
     partsOf(sheet).cylinder(targetId)?.name ??
     ''
   if (meaning === 'nothingYet') return null

@@ -4,7 +4,7 @@ import { markPoseDeg, readDrive } from '@link-count/core/drive'
 import { latenessOn, type CamReadDraft } from '@link-count/core/ledger'
 import { partsOf } from '@link-count/core/sheet'
 import { formatLateness, ratioValue } from '@link-count/core/units'
-import { atCamWords, camWayWords, upperFirst, seenOffWords } from '../../../../ui/wording'
+import { inSentence, atCamWords, camWayWords, upperFirst, seenOffWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { AskExact } from '../../byMark/AskExact'
 import { useCrankMark } from '../../byMark/useCrankMark'
@@ -36,10 +36,10 @@ export function AtMarkWay({ step, shaft, phase }: CamWayProps) {
   return (
     <div className="stack">
       {crank.panel}
-      <h3>{mark ? `Where does the ${mark.name.toLowerCase()} stand?` : 'How does the camshaft stand?'}</h3>
+      <h3>{mark ? `Where does the ${inSentence(mark.name)} stand?` : 'How does the camshaft stand?'}</h3>
       {seen.panel}
       {mark && seen.byMark && (!seen.off || tellsToothBy(seen.off) === 'ifSharp') && (
-        <AskExact markId={mark.id} name={mark.name.toLowerCase()} onRim={false} exact={mark.exact} />
+        <AskExact markId={mark.id} name={inSentence(mark.name)} onRim={false} exact={mark.exact} />
       )}
       {read && <InTeethWords read={read} />}
       <WayFoot

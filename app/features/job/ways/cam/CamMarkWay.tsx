@@ -1,3 +1,4 @@
+import { inSentence } from '../../../../ui/wording'
 import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { isSaid } from '@link-count/core/cams'
@@ -21,7 +22,7 @@ export function CamMarkWay({ step, shaft, phase }: CamWayProps) {
   )
   if (!state.zero) return <p>Find true TDC first; a reading of the wheel means nothing before.</p>
   if (!mark) return <p>The build sheet has no mark on this camshaft.</p>
-  const meets = { mark: mark.name.toLowerCase(), meets: mark.meets || 'its pointer' }
+  const meets = { mark: inSentence(mark.name), meets: mark.meets || 'its pointer' }
   const until = askTurn({ untilMarkMeets: meets }, view, side)
   const read =
     field.value === undefined
