@@ -1,6 +1,6 @@
 import type { Layout } from '../cylinders'
 import type { BuildSheet, Cylinder } from '../model/buildSheet'
-import { drivePartsOf, type Topology } from './topologies'
+import { drivePartsOf, valvesOfCycle, type Topology } from './topologies'
 
 export interface StarterChoice {
   readonly id: string
@@ -162,7 +162,7 @@ function oneChain(
     ],
     adjusters: [{ id: 'cam-tooth', kind: 'chainTooth', memberId: ids.camSprocket }],
     cams: shape.cylinders.flatMap(({ id, name }) =>
-      (['inlet', 'exhaust'] as const).map((valve) => ({
+      valvesOfCycle(shape.cycleDeg).map((valve) => ({
         id: `cam-${name}-${valve}`,
         name: `${name} ${valve}`,
         shaftId: ids.cam,

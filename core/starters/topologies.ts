@@ -260,16 +260,29 @@ const shapes: Readonly<Record<Topology, { readonly parts: Parts; readonly shaftO
 
 export const TOPOLOGIES = Object.keys(shapes) as readonly Topology[]
 
-/** The parts of a shape, with a lobe set for each cylinder, and a mark for the reference pose on every toothed wheel of a loop. */
-export function drivePartsOf(topology: Topology, { cylinders }: Pick<BuildSheet, 'cylinders'>): Drive {
+/** The valves that an engine of a cycle usually has: a two-stroke with valves has exhaust valves only. */
+export const valvesOfCycle = (cycleDeg: BuildSheet['cycleDeg']): readonly ('inlet' | 'exhaust')[] =>
+  cycleDeg === 360 ? ['exhaust'] : ['inlet', 'exhaust']
+
+/** A shaft that turns half as often as the crank on a four-stroke turns with it on a two-stroke. */
+const forCycle = (one: Shaft, cycleDeg: BuildSheet['cycleDeg']): Shaft =>
+  cycleDeg === 360 && one.ratio.den === 2 ? { ...one, ratio: { ...one.ratio, den: 1 } } : one
+
+/** The parts of a shape, with a lobe set for each cylinder, and a mark for the reference pose on every toothed wheel of a loop. On a two-stroke the camshafts
+ *  turn with the crank. */
+export function drivePartsOf(
+  topology: Topology,
+  { cylinders, cycleDeg }: Pick<BuildSheet, 'cylinders' | 'cycleDeg'>,
+): Drive {
   const { parts, shaftOf } = shapes[topology]
   const onLoops = new Set(parts.loops.flatMap(({ path }) => path.map(({ memberId }) => memberId)))
   const toothed = parts.members.filter(({ shaftId }) => shaftId)
   const marked = toothed.filter(({ id, kind }) => onLoops.has(id) || kind === 'gear' || kind === 'hub')
   return {
     ...parts,
+    shafts: parts.shafts.map((one) => forCycle(one, cycleDeg)),
     cams: cylinders.flatMap((cylinder) =>
-      (['inlet', 'exhaust'] as const).map((valve) => ({
+      valvesOfCycle(cycleDeg).map((valve) => ({
         id: `cam-${cylinder.name}-${valve}`.replace(/[^A-Za-z0-9_-]/g, '-'),
         name: `${cylinder.name} ${valve}`,
         shaftId: shaftOf(cylinder, valve),

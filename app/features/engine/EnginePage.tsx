@@ -21,6 +21,8 @@ import { useAttempt } from '../../ui/useAttempt'
 import type { SheetChange } from './sheetChanges'
 import { SheetEditorProvider } from './SheetEditor'
 import {
+  NamesSection,
+  ValvesOnCamshafts,
   AdjustersSection,
   CamsSection,
   CrankSection,
@@ -102,8 +104,10 @@ function EngineSheet({ engine }: { engine: Engine }) {
             ) : (
               sheet.members.length > 0 && <DrivePartsSection />
             )}
+            <ValvesOnCamshafts />
             {sheet.cams.length > 0 && <AdjustersSection />}
             {sheet.cams.length > 0 && <CamsSection />}
+            <NamesSection />
           </div>
           <aside className="engine-side" aria-label="Drive and jobs">
             <DriveCheck />

@@ -192,7 +192,7 @@ function DriveFields({ shape, change }: ShapeProps) {
         fullWidth
         value={shape.cycle}
         onChange={(value) => {
-          change({ cycle: value as '720', drive: value === '720' ? 'oneChain' : 'none' })
+          change({ cycle: value as '720' })
         }}
         data={[
           { value: '720', label: 'Four-stroke' },

@@ -14,6 +14,13 @@ import { wrap, type Crank, type CrankQuestions, type World } from './world'
 
 type Claim = Omit<NonNullable<Crank['against']>, 'entry'>
 
+const witnessed = (rotation: Rotation, one: Extract<Entry, { kind: 'witness' }>, on: BuildSheet): Rotation => {
+  const firing = firingDegOf(on, one.cylinderId)
+  if (firing === undefined || one.says === 'undecided') return rotation
+  const placeDeg = firing + (one.says === 'firing' ? 0 : 360)
+  return rotationWitness(rotation, { evidence: one.evidence, placeDeg, cycleDeg: on.cycleDeg })
+}
+
 /** In the walks the crank's marks meet in the timing position or at the second bank's own place, on sprockets; half a tooth where nobody said how exact
  *  they are. */
 const claimOf = (one: Extract<Entry, { kind: 'stands' }>, on: BuildSheet, rotation: Rotation): Claim | undefined => {
@@ -70,21 +77,7 @@ export function crankQuestions(w: World): CrankQuestions {
         const zero = undefined
         return { ...before, poseSeen, ownSeen, rotation: rotationTurned(before.rotation, one, zero, on.cycleDeg) }
       }
-      if (one.kind === 'witness') {
-        const firing = firingDegOf(on, one.cylinderId)
-        if (firing === undefined || one.says === 'undecided') return { ...before, poseSeen, ownSeen }
-        const placeDeg = firing + (one.says === 'firing' ? 0 : 360)
-        return {
-          ...before,
-          poseSeen,
-          ownSeen,
-          rotation: rotationWitness(before.rotation, {
-            evidence: one.evidence,
-            placeDeg,
-            cycleDeg: on.cycleDeg,
-          }),
-        }
-      }
+      if (one.kind === 'witness') return { ...before, poseSeen, ownSeen, rotation: witnessed(before.rotation, one, on) }
       if (one.kind === 'stands') {
         const claim = claimOf(one, on, before.rotation)
         if (claim === undefined || inDoubt)

@@ -144,7 +144,9 @@ const teethLate =
     const count = counts.at(-1)
     if (count?.kind === 'meshCount') return meshLate(w, count)
     const on = count && w.history.sheetOf(count.jobId)
-    const book = on?.counts.find((one) => one.fromMarkId === count?.fromMarkId && one.toMarkId === count.toMarkId)
+    // A chain that is on the sheet of that job no more is read by nothing.
+    if (!on?.loops.some(({ id }) => id === link.id)) return undefined
+    const book = on.counts.find((one) => one.fromMarkId === count?.fromMarkId && one.toMarkId === count.toMarkId)
     if (!count || !on || !book) return undefined
     const seat = (id: string) => markSeat(on.marks.find((mark) => mark.id === id) as never)
     const found = pitchesFromCount({

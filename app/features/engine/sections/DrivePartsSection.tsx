@@ -4,6 +4,7 @@ import { CouplingFields } from './drive/CouplingFields'
 import { LoopSection } from './drive/LoopSection'
 import { PlainMember } from './drive/PlainMember'
 import { ShaftFields } from './drive/ShaftFields'
+import { TimingPosition } from './TimingPosition'
 import { Section } from './Section'
 
 /** Any drive, in the order it is measured: shafts and where they stand, wheels and what they bear on, each loop, marks, counts. */
@@ -12,6 +13,12 @@ export function DrivePartsSection() {
   const couplings = sheet.couplings.filter(({ kind }) => kind !== 'gearMesh')
   return (
     <>
+      <Section
+        title="The timing position"
+        lead="Where the marks meet: a TDC, an opening, a printed number of degrees. A camshaft or bank may have a place of its own."
+      >
+        <TimingPosition />
+      </Section>
       <Section
         title="Shafts and what is on them"
         lead="Counts alone are a full way of working. With the places of the shafts the drive is drawn to scale and the counts are worked out."

@@ -1,15 +1,15 @@
 import { SegmentedControl } from '@mantine/core'
 import { turnsToMeet } from '@link-count/core/marks'
-import { sheetLimits } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { PART_IDS as ids } from '@link-count/core/starters'
 import { upFromPlane } from '@link-count/core/units'
 import { patchMark, withValue } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
-import { DegField, DirectionField } from '../TrustedField'
+import { DirectionField } from '../TrustedField'
 import { nounsOf, upperFirst } from '../../../ui/wording'
+import { TimingPosition } from './TimingPosition'
 import { BookCount } from './drive/BookCount'
-import { Choice, Section, WordsField } from './Section'
+import { Section, WordsField } from './Section'
 
 const MARKS = [
   { id: ids.crankMark, words: 'Crank mark' },
@@ -17,45 +17,13 @@ const MARKS = [
 ] as const
 
 export function MarksSection() {
-  const { sheet, apply } = useSheetEditor()
-  const pose = sheet.referencePose
+  const { sheet } = useSheetEditor()
   return (
     <Section
       title="Marks and the timing position"
       lead="The timing position is where the marks meet. It belongs to this engine: firing TDC, overlap TDC, or some other place."
     >
-      <Choice
-        label="The marks are cut for"
-        value={pose.event}
-        options={[
-          { value: 'firingTdc', label: 'firing TDC of cylinder 1' },
-          { value: 'overlapTdc', label: 'overlap TDC of cylinder 1' },
-          { value: 'other', label: 'another place of the crank' },
-        ]}
-        onChoose={(event) =>
-          apply((s) => ({
-            ...s,
-            referencePose: {
-              ...s.referencePose,
-              event,
-              crankDeg:
-                event === 'other'
-                  ? s.referencePose.crankDeg
-                  : { value: event === 'overlapTdc' ? 360 : 0, typed: event, trust: 'manual' },
-            },
-          }))
-        }
-      />
-      {pose.event === 'other' && (
-        <DegField
-          example="360°"
-          limits={sheetLimits('referencePose', 'crankDeg')}
-          id="pose"
-          label="The timing position, crank degrees after firing TDC of 1"
-          value={pose.crankDeg}
-          change={(value) => (s) => (value ? { ...s, referencePose: { ...s.referencePose, crankDeg: value } } : s)}
-        />
-      )}
+      <TimingPosition />
       {MARKS.map(({ id, words }) => (
         <PoseMark key={id} id={id} words={words} />
       ))}

@@ -1,5 +1,6 @@
 export * from './RunningSection'
 export * from './CrankSection'
+export * from './NamesSection'
 export * from './CylindersSection'
 export * from './RimSection'
 export * from './DriveSection'

@@ -1,4 +1,5 @@
 import { inSentence } from '../../../../ui/wording'
+import { readDrive } from '@link-count/core/drive'
 import { sheetLimits, type Coupling, type Member, type Shaft } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { addCoupling, addGearOn, addHub, removeShaft } from '../../bendDrive'
@@ -7,6 +8,7 @@ import { patchMember, patchShaft, withValue } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
 import { WholeField } from '../../TrustedField'
 import { Choice, WordsField } from '../Section'
+import { OwnPlace } from '../TimingPosition'
 import { MarkFields } from './MarkFields'
 import { knownShape, toothShapes } from './toothShapes'
 
@@ -35,6 +37,15 @@ export function ShaftFields({ shaft }: { readonly shaft: Shaft }) {
           onChoose={(kind) => apply(patchShaft(shaft.id, (one) => ({ ...one, kind })))}
         />
       )}
+      {!isCrank && <Ratio shaft={shaft} />}
+      {shaft.kind === 'cam' && (
+        <OwnPlace
+          id={shaft.id}
+          name={name}
+          value={shaft.meetsAtDeg}
+          change={(value) => patchShaft(shaft.id, (one) => withValue(one, 'meetsAtDeg', value))}
+        />
+      )}
       {!isCrank && <Place shaft={shaft} />}
       <div className="row wide-field">
         {own
@@ -57,6 +68,44 @@ export function ShaftFields({ shaft }: { readonly shaft: Shaft }) {
       </div>
       {!isCrank && <JoinTo shaft={shaft} />}
     </div>
+  )
+}
+
+/** How often a shaft turns for one of the crank, and why. What drives it settles it once every tooth is counted. */
+function Ratio({ shaft }: { shaft: Shaft }) {
+  const { sheet, apply } = useSheetEditor()
+  const { wrong, ratios } = readDrive(sheet)
+  const counted = ratios[shaft.id]
+  const words = ({ num, den }: Shaft['ratio']) =>
+    `${Math.abs(num) === den ? 'as often as the crank' : Math.abs(num) * 2 === den ? 'half as often' : `${Math.abs(num)} for ${den} of the crank`}${num < 0 ? ', the other way round' : ''}`
+  const usual = sheet.cycleDeg === 360 ? [1, -1] : [2, -2]
+  const options = [
+    ...new Set([`${shaft.ratio.num}/${shaft.ratio.den}`, ...[1, 2, 4].flatMap((den) => [`1/${den}`, `-1/${den}`])]),
+  ]
+  const isWrong = wrong.some(({ shaftId }) => shaftId === shaft.id)
+  const reason =
+    shaft.kind !== 'cam'
+      ? 'By its wheels once they are counted.'
+      : sheet.cycleDeg === 360
+        ? 'A two-stroke’s camshaft turns with the crank.'
+        : 'A four-stroke’s camshaft turns once in two.'
+  const isUsual =
+    shaft.kind !== 'cam' ||
+    usual.includes((shaft.ratio.num < 0 ? -1 : 1) * (shaft.ratio.den / Math.abs(shaft.ratio.num)))
+  return (
+    <Choice
+      label={`The ${inSentence(shaft.name)} turns`}
+      help={`${reason}${isUsual ? '' : ' This one is said to turn otherwise.'}${isWrong && counted ? ` The teeth make it ${words(counted)}.` : ''}`}
+      value={`${shaft.ratio.num}/${shaft.ratio.den}`}
+      options={options.map((value) => {
+        const [num = 1, den = 1] = value.split('/').map(Number)
+        return { value, label: words({ num, den }) }
+      })}
+      onChoose={(value) => {
+        const [num = 1, den = 1] = value.split('/').map(Number)
+        void apply(patchShaft(shaft.id, (one) => ({ ...one, ratio: { num, den } })))
+      }}
+    />
   )
 }
 
