@@ -12,7 +12,7 @@ import { EngineGate } from '../../ui/EngineGate'
 import { PageHeader } from '../../ui/PageHeader'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { formatDate, itemSentence, meterWords, stepTitle, verdictTitle } from '../../ui/wording'
-import { CountCell, Half, LeftOver, MarksRow, Timing } from './cardRows'
+import { CountRows, Half, MarksRow, SetRows, Timing, WearRows } from './cardRows'
 import './card.css'
 
 /** The finished timing card: printed on one page, exported, and what the next job starts from. */
@@ -140,18 +140,9 @@ function TimingTable({ view }: { view: JobView }) {
             ))}
           </tr>
         ))}
-        {sheet.loops.map((loop) => (
-          <tr key={loop.id}>
-            <th scope="row">Count, tight run, cam mark to crank mark</th>
-            <td>
-              <CountCell view={view} loopId={loop.id} phase="found" />
-            </td>
-            <td>
-              <CountCell view={view} loopId={loop.id} phase="left" />
-            </td>
-          </tr>
-        ))}
-        <LeftOver view={view} />
+        <CountRows view={view} />
+        <SetRows view={view} />
+        <WearRows view={view} />
       </tbody>
     </table>
   )
@@ -172,7 +163,11 @@ const LashTable = ({ view: { sheet, state } }: { view: JobView }) => (
       {sheet.cams.map((cam) => (
         <tr key={cam.id}>
           <th scope="row">{cam.name}</th>
-          <td className="reading">{cam.lashMm ? formatMm(cam.lashMm.value) : 'not known'}</td>
+          <td className="reading">
+            {cam.lashMm
+              ? `${formatMm(cam.lashMm.value)}${cam.lashToMm ? ` to ${formatMm(cam.lashToMm.value)}` : ''}`
+              : 'not known'}
+          </td>
           {(['found', 'left'] as const).map((phase) => {
             const entry = lastIn(state, 'lash', phase, cam.id)
             return (
@@ -194,9 +189,12 @@ function CardNotes({ view: { sheet, state, steps } }: { view: JobView }) {
   const skipped = steps.filter(({ status }) => status.outcome === 'skipped')
   return (
     <section className="card-notes">
-      {allOf(state, 'deviation').map(({ id, latenessDeg, reason }) => (
+      {allOf(state, 'deviation').map(({ id, shaftId, latenessDeg, reason }) => (
         <p key={id}>
-          <strong>Left {formatLateness(latenessDeg)} on purpose:</strong> {reason}
+          <strong>
+            {partsOf(sheet).shaft(shaftId)?.name} left {formatLateness(latenessDeg)} on purpose:
+          </strong>{' '}
+          {reason}
         </p>
       ))}
       {allOf(state, 'target').map(({ id, shaftId, latenessDeg, reason }) => (
@@ -218,14 +216,16 @@ function CardNotes({ view: { sheet, state, steps } }: { view: JobView }) {
         </p>
       ))}
       {state.live.flatMap((entry) => (entry.kind === 'note' ? [<p key={entry.id}>{entry.text}</p>] : []))}
-      <p className="soft">
-        {state.crank.deg === undefined
-          ? 'Crank: place not known.'
-          : `Crank left at ${fixed(state.crank.deg, 1)}°, ${state.crank.doubt === 'byMark' ? 'by the mark' : state.crank.doubt}.`}{' '}
-        Guard when this was shown: {verdictTitle(judgeGuard(sheet, { ...state, closed: undefined })).toLowerCase()}. ±
-        are two sigma. The maker’s manual and the rules of the place come first.
-      </p>
-      <p className="signature">Signed: {state.closed?.role ?? ''}</p>
+      <div className="card-end">
+        <p className="soft">
+          {state.crank.deg === undefined
+            ? 'Crank: place not known.'
+            : `Crank left at ${fixed(state.crank.deg, 1)}°, ${state.crank.doubt === 'byMark' ? 'by the mark' : state.crank.doubt}.`}{' '}
+          Guard when this was shown: {verdictTitle(judgeGuard(sheet, { ...state, closed: undefined })).toLowerCase()}. ±
+          are two sigma. The maker’s manual and the rules of the place come first.
+        </p>
+        <p className="signature">Signed: {state.closed?.role ?? ''}</p>
+      </div>
     </section>
   )
 }

@@ -1,19 +1,44 @@
+import { crankMarkOf } from '@link-count/core/byMark'
+import { bandOf, readingsOfJob } from '@link-count/core/diagnose'
+import { countFromPitches, markSeat } from '@link-count/core/drive'
 import { verdictOfCount } from '@link-count/core/ledger'
 import { readMarks } from '@link-count/core/marks'
+import type { EntryOf } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 import { TimingFigure, ZeroFigure } from '../../ui/job'
-import { markShortWords } from '../../ui/wording'
+import {
+  atCrankMarkWords,
+  bandWords,
+  inSentence,
+  markShortWords,
+  nounsOf,
+  ruleWords,
+  schoolWords,
+  seenOffWords,
+} from '../../ui/wording'
 
 export function Half({ view }: { view: JobView }) {
-  const { zero, half } = view.state
-  if (!zero) return <>not found</>
+  const { sheet } = view
+  const { zero, half, live } = view.state
+  const seen = live.findLast((entry) => entry.kind === 'stands' && entry.place === 'mark')
+  const mark = seen?.kind === 'stands' ? crankMarkOf(sheet, seen.markId) : undefined
   const halfWords = {
     proved: 'half of the cycle proved',
     read: 'half of the cycle: one witness',
     unknown: 'half of the cycle not known',
     conflict: 'half of the cycle in conflict',
   }
+  if (!zero)
+    return mark && seen?.kind === 'stands' ? (
+      <>
+        not proved; by the mark: {atCrankMarkWords(mark, seen.offDeg ?? 0)} ± {fixed(2 * mark.sigmaDeg, 1)}°,{' '}
+        {halfWords[half.known]}
+      </>
+    ) : (
+      <>not found</>
+    )
   return (
     <>
       <ZeroFigure view={view} /> {zero.proved ? <span className="proved">proved</span> : 'read'},{' '}
@@ -57,39 +82,141 @@ export function Timing({ view, shaftId, phase }: { view: JobView; shaftId: strin
       ) : (
         'read'
       )}
+      {timing.witnesses.some(({ kind }) => kind === 'camAtMark') && ', by the mark'}
     </>
   )
 }
 
-export function CountCell({ view, loopId, phase }: { view: JobView; loopId: string; phase: 'found' | 'left' }) {
+/** Every stretch that was counted, each with its own marks, run, rule and verdict. */
+export function CountRows({ view }: { view: JobView }) {
   const { state, sheet } = view
-  const counts = state.counts.filter((one) => one.loopId === loopId)
-  const entry =
-    counts.findLast((one) => one.phase === phase) ??
-    (phase === 'left' ? counts.findLast((one) => one.phase === 'set') : undefined)
-  if (!entry) return <>not counted</>
-  const verdict = verdictOfCount(sheet, entry, state.seats)
+  const counted = new Map(state.counts.map((one) => [`${one.loopId} ${one.fromMarkId} ${one.toMarkId}`, one]))
+  const nameOf = (id: string) => inSentence(partsOf(sheet).mark(id)?.name) ?? id
+  const uncounted = sheet.loops.filter(({ id }) => !state.counts.some(({ loopId }) => loopId === id))
   return (
-    <span className="reading">
-      {entry.counted}
-      {verdict &&
-        `, expected ${fixed(verdict.expectedPitches, 1)} pitches${verdict.pitchesOut === 0 ? '' : `, ${Math.abs(verdict.pitchesOut)} ${verdict.pitchesOut < 0 ? 'short' : 'over'}`}`}
-    </span>
+    <>
+      {[...counted].map(([key, { loopId, fromMarkId, toMarkId, run }]) => (
+        <tr key={key}>
+          <th scope="row">
+            {partsOf(sheet).loop(loopId)?.name ?? loopId}, {nameOf(fromMarkId)} to {nameOf(toMarkId)}, {run} run
+          </th>
+          {(['found', 'left'] as const).map((phase) => (
+            <td key={phase}>
+              <CountCell view={view} of={{ loopId, fromMarkId, toMarkId }} phase={phase} />
+            </td>
+          ))}
+        </tr>
+      ))}
+      {uncounted.map(({ id, name }) => (
+        <tr key={id}>
+          <th scope="row">{name}</th>
+          <td colSpan={2}>not counted</td>
+        </tr>
+      ))}
+    </>
   )
 }
 
-/** What was left over when the teeth were right. */
-export function LeftOver({ view: { state, sheet } }: { view: JobView }) {
-  const count = state.counts.findLast((one) => one.phase !== 'found')
-  const verdict = count && verdictOfCount(sheet, count, state.seats)
-  if (!verdict) return null
+function CountCell({
+  view,
+  of,
+  phase,
+}: {
+  view: JobView
+  of: Pick<EntryOf<'count'>, 'loopId' | 'fromMarkId' | 'toMarkId'>
+  phase: 'found' | 'left'
+}) {
+  const { state, sheet } = view
+  const counts = state.counts.filter(
+    (one) => one.loopId === of.loopId && one.fromMarkId === of.fromMarkId && one.toMarkId === of.toMarkId,
+  )
+  const left = counts.findLast((one) => one.phase === phase)
+  const entry = left ?? (phase === 'left' ? counts.findLast((one) => one.phase === 'set') : undefined)
+  const loop = partsOf(sheet).loop(of.loopId)
+  const [from, to] = [partsOf(sheet).mark(of.fromMarkId), partsOf(sheet).mark(of.toMarkId)]
+  if (!entry || !loop || !from || !to) return <>not counted</>
+  const verdict = verdictOfCount(sheet, entry, state.seats)
+  const { one, many } = nounsOf(loop).counted
+  const expected =
+    verdict &&
+    countFromPitches({
+      pitches: verdict.expectedPitches,
+      rule: entry.rule,
+      from: markSeat(from),
+      to: markSeat(to),
+    })
+  const teeth = Math.abs(verdict?.pitchesOut ?? 0)
   return (
-    <tr>
-      <th scope="row">Left over by the teeth</th>
+    <>
+      <span className="reading">
+        {entry.counted}
+        {expected !== undefined && `, expected ${fixed(expected, 1)}`}
+      </span>{' '}
+      {entry.counted === 1 ? one : many}
+      {!left && ', as set'}
+      {verdict
+        ? verdict.pitchesOut === 0
+          ? `: right, ${formatLateness(verdict.leftoverDeg)} left over`
+          : `: ${teeth} ${teeth === 1 ? 'tooth' : 'teeth'} ${verdict.pitchesOut < 0 ? 'short' : 'over'}`
+        : ': nothing to judge it by'}
+      . <span className="soft">{ruleWords(entry.rule, one)}</span>
+    </>
+  )
+}
+
+/** Camshafts set to their marks, as they were seen; no reading of the timing by itself. */
+export function SetRows({ view: { state, sheet } }: { view: JobView }) {
+  const nameOf = (id: string) => partsOf(sheet).cylinder(id)?.name ?? ''
+  return Object.values(state.camSet).map(({ id, shaftId, off, offDeg }) => (
+    <tr key={id}>
+      <th scope="row">{partsOf(sheet).shaft(shaftId)?.name}, set by its mark</th>
       <td />
-      <td className="reading">
-        {formatLateness(verdict.leftoverDeg)}, one tooth is {fixed(verdict.toothCrankDeg, 2)}°
+      <td>
+        {off
+          ? seenOffWords(off, nameOf)
+          : offDeg === 0
+            ? 'meets its mark'
+            : `${formatLateness(offDeg)}, its own degrees`}
+        , seen
       </td>
     </tr>
+  ))
+}
+
+/** What wear was found, by whose limits, and how far it is to the next. */
+export function WearRows({ view: { state, sheet } }: { view: JobView }) {
+  const { elongation } = readingsOfJob(sheet, state, 'found')
+  const { school } = sheet
+  const shafts = school ? sheet.shafts.filter(({ id }) => state.timing[id]?.found) : []
+  return (
+    <>
+      {Object.entries(elongation ?? {}).map(([loopId, { value, sigma }]) => (
+        <tr key={loopId}>
+          <th scope="row">{partsOf(sheet).loop(loopId)?.name ?? 'Chain'}, grown by</th>
+          <td colSpan={2}>
+            <span className="reading">
+              {fixed(value, 2)}% ± {fixed(2 * sigma, 2)}
+            </span>
+            . 2% is a usual end with adjustable centres, about 1% on fixed ones:{' '}
+            {value < 1 ? `${fixed(1 - value, 2)}% short of that` : value < 2 ? 'between the two' : 'past both'}.
+          </td>
+        </tr>
+      ))}
+      {shafts.map(({ id, name }) => {
+        const timing = state.timing[id]?.found
+        if (!timing || !school) return null
+        const { band, sure, limitDeg, toNextDeg } = bandOf(timing.latenessDeg, 2 * timing.sigmaDeg, school)
+        return (
+          <tr key={id}>
+            <th scope="row">{name}, wear</th>
+            <td colSpan={2}>
+              {sure === 'cannotTell' ? `cannot be told: the ± reaches over ${limitDeg}°` : bandWords[band.code]}
+              {sure === 'in' && toNextDeg !== undefined && `, ${fixed(toNextDeg, 1)}° short of the next band`}.{' '}
+              <span className="soft">{schoolWords[school]}, common practice</span>
+            </td>
+          </tr>
+        )
+      })}
+    </>
   )
 }

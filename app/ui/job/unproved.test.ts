@@ -23,7 +23,7 @@ describe('what the card has to say is not proved', () => {
       'Firing or overlap was not established',
       'Camshaft: not read again after everything was tight',
       'Chain: not turned two full turns with everything tight',
-      'Lash as left was not written down',
+      'Lash as left was not taken',
     ]))
   test('nothing, when two witnesses of each are in and it was turned twice', () =>
     expect(said(...wholeJob)).toEqual([]))

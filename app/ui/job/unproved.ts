@@ -1,4 +1,4 @@
-import { turnedTightDeg } from '@link-count/core/ledger'
+import { lastIn, turnedTightDeg } from '@link-count/core/ledger'
 import { PROOF_TURN_DEG } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import type { JobView } from '../../domain/views'
@@ -6,10 +6,14 @@ import { lacksWords } from '../wording'
 
 /** What the card has to say is not proved, in plain words; empty when all is. */
 export function unprovedOf({ state, sheet, steps }: Pick<JobView, 'state' | 'sheet' | 'steps'>): string[] {
-  const open = (kind: string) => steps.some(({ step, status }) => step.kind === kind && status.outcome !== 'done')
   const words: string[] = []
   if (state.zeros.life === 'inDoubt') words.push('The zero is in doubt: the wheel was disturbed and not read again')
-  else if (!state.zero) words.push('True TDC was not found')
+  else if (!state.zero)
+    words.push(
+      state.live.some((entry) => entry.kind === 'stands' && entry.place === 'mark')
+        ? 'True TDC was not proved: the crank was read by its mark'
+        : 'True TDC was not found',
+    )
   else if (!state.zero.proved) words.push(`True TDC: ${lacksWords(state.zero)}`)
   if (state.zeros.life === 'slipped')
     words.push('The wheel had slipped, and what was read before that was noticed stands unsettled')
@@ -39,6 +43,11 @@ export function unprovedOf({ state, sheet, steps }: Pick<JobView, 'state' | 'she
     if (state.tensioners[member.id] === 'asArrived') continue
     if (state.tensioners[member.id] !== 'proven') words.push(`${member.name}: not felt to push after release`)
   }
-  if (open('lashLeft') && sheet.cams.length > 0) words.push('Lash as left was not written down')
+  const passed = steps.some(({ step, status }) => step.kind === 'lashLeft' && status.outcome !== 'open')
+  const taken = sheet.cams.filter(({ id }) => lastIn(state, 'lash', 'left', id)).length
+  const all = sheet.cams.length
+  // What was taken was written down, whether somebody pressed on or not; a step passed over says so itself.
+  if (all > 0 && taken < all && !passed)
+    words.push(taken === 0 ? 'Lash as left was not taken' : `Lash as left: ${taken} of ${all} taken`)
   return words
 }

@@ -1,4 +1,5 @@
 export * from './byMark'
+export * from './countRules'
 export * from './counts'
 export * from './turning'
 export * from './steps'

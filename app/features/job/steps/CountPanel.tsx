@@ -15,7 +15,7 @@ import { HiddenMarks } from './HiddenMarks'
 import { LoopMoves } from './LoopMoves'
 import { CannotTell, CountResult } from './CountResult'
 import { CountRuleChoice } from './CountRuleChoice'
-import { ruleWords } from './countRuleWords'
+import { ruleWords } from '../../../ui/wording'
 import { useCountKeys } from './useCountKeys'
 import './CountPanel.css'
 

@@ -7,7 +7,7 @@ import { Figure } from '../../../ui/Figure'
 import { inSentence, nounsOf } from '../../../ui/wording'
 import type { Countable } from '../countSection'
 import { useBench } from '../JobContext'
-import { ruleWords } from './countRuleWords'
+import { ruleWords } from '../../../ui/wording'
 import './CountResult.css'
 
 /** What a count says: what was found against what is expected, what that is at the crank, and what may have gone wrong in counting. */

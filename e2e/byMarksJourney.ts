@@ -1,0 +1,122 @@
+import { expect } from '@playwright/test'
+import type { Actor } from './actor'
+import { startTicks } from './beginEngine'
+
+/* Whole jobs by marks and counts, without a degree wheel: from nothing to a signed card, by whichever hand. A field is a value typed or an option chosen. */
+
+const guard = (actor: Actor) => actor.page.getByLabel('Guard', { exact: true })
+
+export async function newEngine(actor: Actor, name: string, shape: readonly (readonly [string, string])[]) {
+  await actor.page.goto('/own')
+  await actor.press('New engine')
+  await actor.write('What you call it', name)
+  for (const [label, option] of shape) await actor.choose(label, option)
+  await actor.press('Begin its build sheet')
+  await expect(actor.page.getByRole('heading', { name })).toBeVisible()
+  await actor.choose('The crank runs, seen from the timing side', 'clockwise')
+  await actor.choose('Can valves and pistons meet?', 'yes, interference')
+}
+
+export async function figures(actor: Actor, fields: readonly (readonly [string | RegExp, string])[]) {
+  for (const [label, text] of fields) await actor.write(label, text)
+  await actor.page.keyboard.press('Tab')
+}
+
+/** Shows a step of the sheet; on a phone the list of them is folded away. */
+export async function goToStep(actor: Actor, name: RegExp) {
+  const folded = actor.page.locator('.phone-progress details')
+  if (await folded.isVisible()) await actor.open(/^Step \d/)
+  await actor.press(name)
+}
+
+export async function startAtTdc(actor: Actor) {
+  await actor.press('Start a job')
+  await actor.press('Start')
+  await startTicks(actor.page)
+  await actor.press('Go on')
+  await actor.press('Pass this step over, with a reason')
+  await actor.write('Why it is passed over', 'set last week')
+  await actor.press('Pass it over')
+  await expect(actor.page.getByRole('heading', { name: 'True TDC' })).toBeVisible()
+}
+
+/** The crank at a mark of its own, no wheel fitted; then which of its TDCs that is. */
+export async function crankByItsMark(actor: Actor) {
+  await actor.open('No degree wheel: work by a mark')
+  await actor.press('A sharp line, where it belongs')
+  await actor.press('It stands there, by the mark')
+  await expect(actor.page.getByText(/By the mark: the crank mark at its mark/).first()).toBeVisible()
+  await actor.press(/^Go on/)
+  await actor.press('Air pushed past')
+  await actor.press('Both shut, lash felt')
+  await actor.press('Go on')
+}
+
+/** A camshaft seen at its mark, as found, set or left; the first time it is asked how exact the mark is. */
+export async function camAtItsMark(actor: Actor, { first = false } = {}) {
+  await actor.pick(/^Where the .*mark stands/, 'Level: at its mark')
+  if (first) await actor.press('A sharp line, where it belongs')
+  await actor.press(/^Write it down: (cam mark, crank at its own|set so)$/)
+}
+
+/** A run counted, and the move where it is out. */
+export async function countRun(actor: Actor, n: number) {
+  await actor.count(n)
+  await actor.press(new RegExp(`mark: ${n}$`))
+}
+
+export async function releaseAndTurn(actor: Actor) {
+  await actor.press('Tensioner is fitted, seated, held back')
+  await actor.press(/^Pin is out/)
+  await actor.press(/^Pushed the run/)
+  await actor.press('Go on')
+  await expect(guard(actor)).toContainText('May be turned')
+  await actor.press('One full turn done')
+  await actor.press('One full turn done')
+}
+
+export async function sign(actor: Actor) {
+  await goToStep(actor, /^Card/)
+  await actor.write('Signed, in the role of', 'owner')
+  await actor.press('Sign and close the job')
+  await actor.press('Look at the card', 'link')
+  const card = actor.page.getByRole('article', { name: 'Timing card' })
+  await expect(card).toContainText('Signed: owner')
+  return card
+}
+
+/** A single, one chain: 17 and 34 teeth, 27 pins from cam mark to crank mark, and nothing else known. */
+export async function singleByMarks(actor: Actor) {
+  const { page } = actor
+  await newEngine(actor, 'Mower', [])
+  await figures(actor, [
+    ['Teeth, crank sprocket', '17'],
+    ['Teeth, cam sprocket', '34'],
+    ['Pitches from cam mark to crank mark, tight run', '27'],
+  ])
+  await startAtTdc(actor)
+  await crankByItsMark(actor)
+  await camAtItsMark(actor, { first: true })
+  await actor.press('First no, last yes')
+  await expect(page.getByText('Expect 27 pins.')).toBeVisible()
+  await countRun(actor, 27)
+  await expect(page.locator('.step-panel .proved').first()).toBeVisible()
+  await actor.press('Go on')
+  await actor.press('Tensioner held back, its pin in')
+  await actor.press('Chain is off')
+  await expect(guard(actor)).toContainText('Trim only: 4° either way')
+  await actor.press('Go on')
+  await camAtItsMark(actor)
+  await actor.press(/^Go on/)
+  await actor.press('Chain is on')
+  await expect(guard(actor)).toContainText('Trim only')
+  await countRun(actor, 26)
+  await expect(page.getByText('Lay the chain one tooth further round the cam sprocket, clockwise.')).toBeVisible()
+  await actor.press('Moved it: count again')
+  await countRun(actor, 27)
+  await actor.press(/^Go on/)
+  await releaseAndTurn(actor)
+  await camAtItsMark(actor)
+  const card = await sign(actor)
+  await expect(card).toContainText('by the mark')
+}
