@@ -54,14 +54,15 @@ abstract class Hand implements Actor {
   }
   async open(summary: string | RegExp) {
     const part = this.page
-      .locator('details', { has: this.page.locator('summary', { hasText: summary }) })
+      // Its own heading, and not that of a part folded inside it.
+      .locator('details', { has: this.page.locator(':scope > summary', { hasText: summary }) })
       .filter({ visible: true })
       .first()
     // A part may open by itself once the one before it is written, so: until it is open.
     await expect(async () => {
       if ((await part.getAttribute('open')) === null) {
         this.tally.clicks++
-        await this.act(part.locator('summary'))
+        await this.act(part.locator(':scope > summary'))
       }
       await expect(part).toHaveAttribute('open', '', { timeout: 500 })
     }).toPass()

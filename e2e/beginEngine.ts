@@ -1,6 +1,9 @@
 import { expect, type Page } from '@playwright/test'
 import type { Actor } from './actor'
 
+/** How it is said that the crank stands where it should: by the crank's own mark while no zero is known. */
+export const AT_ITS_PLACE = /^(It stands at the timing position|The .* is at .*)$/
+
 /** A build sheet begun by hand: an engine in line with so many cylinders, driven by a shape, its running direction and whether it can hit. */
 export async function beginEngine(
   actor: Actor,

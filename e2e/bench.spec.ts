@@ -1,3 +1,4 @@
+import { AT_ITS_PLACE } from './beginEngine'
 import { expect, test, type Page } from '@playwright/test'
 import { MouseHand } from './actor'
 
@@ -107,7 +108,7 @@ test('an engine that arrives with its chain off starts elsewhere', async ({ page
   await actor.press(/^As found/)
   await expect(page.getByText(/nothing to read here/)).toBeVisible()
   await actor.press(/^To the timing position, chain off/)
-  await actor.press('It stands at the timing position')
+  await actor.press(AT_ITS_PLACE)
   await expect(guard(page)).toContainText('Trim only: 4° either way')
 })
 

@@ -56,7 +56,13 @@ export async function crankByItsMark(actor: Actor) {
 export async function camAtItsMark(actor: Actor, { first = false } = {}) {
   await actor.pick(/^Where the .*mark stands/, 'Level: at its mark')
   if (first) await actor.press('A sharp line, where it belongs')
-  await actor.press(/^Write it down: (cam mark, crank at its own|set so)$/)
+  await actor.press(/^Write it down: (cam mark, crank at its own)$/)
+}
+
+/** A camshaft set to its mark, its loop off. */
+export async function setCam(actor: Actor) {
+  await actor.press('It meets')
+  await actor.press(/^Go on/)
 }
 
 /** A run counted, and the move where it is out. */
@@ -106,8 +112,7 @@ export async function singleByMarks(actor: Actor) {
   await actor.press('Chain is off')
   await expect(guard(actor)).toContainText('Trim only: 4° either way')
   await actor.press('Go on')
-  await camAtItsMark(actor)
-  await actor.press(/^Go on/)
+  await setCam(actor)
   await actor.press('Chain is on')
   await expect(guard(actor)).toContainText('Trim only')
   await countRun(actor, 26)
@@ -119,4 +124,75 @@ export async function singleByMarks(actor: Actor) {
   await camAtItsMark(actor)
   const card = await sign(actor)
   await expect(card).toContainText('by the mark')
+}
+
+/** Two camshafts on one chain, counts from a book and nothing measured; the crank's own mark is buried. */
+export async function twinByCounts(actor: Actor) {
+  const { page } = actor
+  await newEngine(actor, 'Twin', [['Camshafts are driven by', 'one chain, two camshafts']])
+  await figures(actor, [
+    ['Teeth, crank sprocket', '19'],
+    ['Teeth, exhaust sprocket', '38'],
+    ['Teeth, inlet sprocket', '38'],
+    ['Pitches in the whole chain', '104'],
+    ['From exhaust sprocket mark to inlet sprocket mark', '20'],
+    ['From inlet sprocket mark to crank sprocket mark', '32'],
+  ])
+  await expect(page.getByLabel('Drive and jobs')).not.toContainText('too short')
+  await startAtTdc(actor)
+  await actor.open('No degree wheel: work by a mark')
+  await actor.press('Another mark of the crank')
+  await actor.write('The mark', 'Crank line')
+  await actor.press('Keep the mark')
+  await actor.choose('The crank is seen by', /Crank line/)
+  await actor.press('A sharp line, where it belongs')
+  await actor.press('It stands there, by the mark')
+  await actor.press(/^Go on/)
+  await actor.press('Air pushed past')
+  await actor.press('Both shut, lash felt')
+  await actor.press('Go on')
+  await camAtItsMark(actor, { first: true })
+  await actor.press('First no, last yes')
+  await expect(page.getByText('Expect 20 pins.')).toBeVisible()
+  await countRun(actor, 20)
+  await actor.press('Count the next run: inlet sprocket mark to crank sprocket mark')
+  await actor.open('A mark of this run cannot be seen')
+  await actor.press('The crank sprocket mark')
+  await expect(page.getByText(/Bring the crank line to its pointer and see the cam marks there/)).toBeVisible()
+  await actor.press(/^Go on/)
+  await camAtItsMark(actor, { first: true })
+  await actor.press(/^Go on/)
+  await actor.press('Tensioner held back, its pin in')
+  await actor.press('Chain is off')
+  await actor.press('Go on')
+  await setCam(actor)
+  await setCam(actor)
+  await actor.press('Chain is on')
+  await countRun(actor, 20)
+  // A count between the camshafts says nothing of the crank: what can be had is asked for, by name.
+  await expect(guard(actor)).toContainText('See the exhaust sprocket mark level, the crank at its own mark')
+  for (const camshaft of ['exhaust', 'inlet']) {
+    await actor.open(`Or see the ${camshaft} camshaft at its mark`)
+    await camAtItsMark(actor)
+    await expect(page.getByText('On its tooth:').filter({ visible: true }).first()).toBeVisible()
+    await page.locator('summary', { hasText: `Or see the ${camshaft} camshaft` }).click()
+  }
+  await actor.press(/^Go on/)
+  await releaseAndTurn(actor)
+  await camAtItsMark(actor)
+  const card = await sign(actor)
+  await expect(card).toContainText('20, expected 20.0 pins: right')
+}
+
+/** Two cylinders on idler gears, a chain to each bank, the second set at its own TDC: one cylinder after the other. */
+export async function veeByMarks(actor: Actor) {
+  const { page } = actor
+  await newEngine(actor, 'Vee', [
+    ['Cylinders stand', 'in a V'],
+    ['Camshafts are driven by', 'idler gears, a chain to each bank'],
+  ])
+  await figures(actor, [['Firing TDC of 2, if it is known', '290']])
+  await actor.choose('The second camshaft is set at', 'firing TDC of cylinder 2')
+  await startAtTdc(actor)
+  await crankByItsMark(actor)
 }

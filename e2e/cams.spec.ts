@@ -172,6 +172,7 @@ test('counted right and a tooth late all the same: one move for both, and the co
   await actor.press(/^Chain on: count: upper chain/)
   await actor.choose('Counting', 'Inlet sprocket mark to Small intermediate sprocket mark')
   await countTo(actor, 34, /^At the small intermediate sprocket mark: 34/)
+  await actor.press(/^Count the next run/)
   await countTo(actor, 25, /^At the inlet sprocket mark: 25/)
   await expect(page.getByText(/The upper chain lies right/)).toBeVisible()
   await expect(guard).toContainText('May be turned by hand')

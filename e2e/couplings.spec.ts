@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { MouseHand } from './actor'
-import { startSafely } from './beginEngine'
+import { AT_ITS_PLACE, startSafely } from './beginEngine'
 
 /* 24 splines at half speed: one is 360 / 24 = 15° of the camshaft, 30° of the crank. */
 test('a splined camshaft is drawn apart, put back two splines on, and the guard wants it read', async ({ page }) => {
@@ -14,13 +14,16 @@ test('a splined camshaft is drawn apart, put back two splines on, and the guard 
   await actor.press(/^Set the cam: first camshaft|^Set.*first camshaft/i)
   await actor.press('Spline of the first camshaft drawn apart')
   await expect(guard).toContainText('nobody knows where the crank stands')
-  await actor.press('It stands at the timing position')
+  await actor.press(AT_ITS_PLACE)
   await expect(guard).toContainText('Trim only: 4° either way')
   await actor.press('One on, splines on')
   await actor.press('One on, splines on')
   await expect(page.getByText(/2 places on: on is .*The camshaft comes 60\.0° early at the crank/)).toBeVisible()
   await actor.press('Put together so')
   await expect(guard).toContainText(/coupling together but its camshaft not read since/i)
+  // A mark proves what it is sharp enough for: that is asked of both.
+  await actor.press('A sharp line, where it belongs')
+  await actor.press('A sharp line, where it belongs')
   await actor.press('It meets')
   await expect(guard).not.toContainText(/coupling together/i)
   await actor.press('Ledger')

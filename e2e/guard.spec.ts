@@ -1,3 +1,4 @@
+import { AT_ITS_PLACE } from './beginEngine'
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { MouseHand } from './actor'
@@ -90,7 +91,7 @@ test('a new job takes over what the last one left, says so, and wants the crank 
   await expect(page.locator('.instruction').first()).toContainText(
     'By the last job it stands at the timing position: firing TDC, cylinder 1. Look, and say so',
   )
-  await actor.press('It stands at the timing position')
+  await actor.press(AT_ITS_PLACE)
   await expect(guard(page)).toContainText('Trim only: 4° either way')
   // Camshafts: out, or every valve of them relieved, frees the crank; the rag still does not.
   await openGuard(page)
@@ -114,12 +115,12 @@ test('said to stand where the turns written do not lead, it is asked which is wr
   await actor.write('Degrees of the crank', '95')
   await actor.press('Write it down')
   await expect(readout).toContainText('95.0°')
-  await actor.press('It stands at the timing position')
+  await actor.press(AT_ITS_PLACE)
   const asked = page.getByRole('dialog', { name: 'The turns written do not lead there' })
   await expect(asked).toContainText('95° away from it')
   await actor.press('I looked again: it does not')
   await expect(readout).toContainText('95.0°')
-  await actor.press('It stands at the timing position')
+  await actor.press(AT_ITS_PLACE)
   await actor.press('It stands there: the ledger is wrong')
   await expect(readout).toContainText('0.0°')
   await actor.press('Ledger')

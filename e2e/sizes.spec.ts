@@ -74,10 +74,10 @@ test('bench mode counts from nothing, takes one back, and lets nobody out by Tab
 test('with the system’s own colours what is chosen is outlined', async ({ page }) => {
   await page.emulateMedia({ forcedColors: 'active' })
   await page.goto(COUNT)
-  const chosen = page.locator('.mantine-SegmentedControl-label[data-active]').first()
+  const chosen = page.locator('.mantine-SegmentedControl-label[data-active]').filter({ visible: true }).first()
   await expect(chosen).toBeVisible()
   expect(await chosen.evaluate((label) => getComputedStyle(label).outlineStyle)).toBe('solid')
-  const other = page.locator('.mantine-SegmentedControl-label:not([data-active])').first()
+  const other = page.locator('.mantine-SegmentedControl-label:not([data-active])').filter({ visible: true }).first()
   expect(await other.evaluate((label) => getComputedStyle(label).outlineStyle)).toBe('none')
 })
 

@@ -85,7 +85,11 @@ function wantedWords(wanted: readonly Wanted[] | undefined, sheet: BuildSheet): 
   const name = (id: string) => inSentence(partsOf(sheet).mark(id)?.name ?? 'its mark')
   const words = (wanted ?? []).map((one) => {
     if (one.by === 'count') return `count from the ${name(one.fromMarkId)} to the ${name(one.toMarkId)}`
-    if (one.by === 'mark') return `see the ${name(one.markId)} level, the crank at its own mark`
+    if (one.by === 'mark') {
+      const marks = [...sheet.marks, ...sheet.rimMarks]
+      const asked = [one.markId, one.crankMarkId].every((id) => marks.find((mark) => mark.id === id)?.exact)
+      return `see the ${name(one.markId)} level, the crank at its own mark${asked ? '' : ', and say how exact they are'}`
+    }
     return `read the ${lower(partsOf(sheet).shaft(one.shaftId)?.name ?? 'camshaft')} by its valves or lobes`
   })
   return upper(words.join(', or '))

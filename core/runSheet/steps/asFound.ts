@@ -14,6 +14,6 @@ export const asFound: StepKindRecord = {
     const onWay = sheet.loops.filter(({ id }) => way.some(({ by }) => by.id === id))
     return onWay.length > 0 ? onWay : sheet.loops.slice(0, 1)
   },
-  evidence: timed('found'),
+  evidence: (looked) => timed('found')(looked, looked.targetIds),
   hindrance: ({ arrival }) => (arrival === 'chainOff' ? 'chainAlreadyOff' : undefined),
 }

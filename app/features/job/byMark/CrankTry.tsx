@@ -4,7 +4,6 @@ import { fixed } from '@link-count/core/units'
 import { Fold } from '../../../ui/Fold'
 import { useBench } from '../JobContext'
 import type { TurnTarget } from '../turnPlan'
-import { CrankCrept } from './CrankCrept'
 import { creepEntries, pastPlace } from './creep'
 import { useCrankMark } from './useCrankMark'
 
@@ -22,7 +21,6 @@ export function CrankTry({ step, target }: { readonly step: Step; readonly targe
   }
   return (
     <>
-      <CrankCrept target={target} />
       {crank && (
         <Fold
           title="Is the crank still at its mark?"

@@ -1,5 +1,6 @@
 import { NativeSelect, SegmentedControl } from '@mantine/core'
 import { crankMarksOf, type CrankMark } from '@link-count/core/byMark'
+import { hiddenMarks } from '@link-count/core/ledger'
 import { entryLimits, type EntryOf } from '@link-count/core/model'
 import { wrapToSigned180 } from '@link-count/core/units'
 import {
@@ -33,7 +34,12 @@ const WHEEL = 'the degree wheel'
 export function useCrankMark(key: string, meetsDeg?: number): CrankSeen | undefined {
   const { sheet, state } = useBench().view
   const away = ({ placeDeg }: CrankMark) => Math.abs(wrapToSigned180(placeDeg - (meetsDeg ?? placeDeg)))
-  const marks = [...crankMarksOf(sheet)].sort((a, b) => away(a) - away(b))
+  const hidden = hiddenMarks(state)
+  const last = state.crank.byMark?.markId
+  // The mark that the crank was last seen by comes first of those that stand there; one that cannot be seen is not asked for.
+  const marks = crankMarksOf(sheet)
+    .filter(({ id }) => !hidden.has(id))
+    .sort((a, b) => away(a) - away(b) || Number(b.id === last) - Number(a.id === last))
   const chosen = useDraft(`${key}:crank-by`, marks[0]?.id ?? WHEEL)
   const how = useDraft(`${key}:crank-how`, 'at')
   const off = useDegreesField(`${key}:crank-off`, { ...entryLimits('camAtMark', 'crank', 'offDeg'), least: 0 })

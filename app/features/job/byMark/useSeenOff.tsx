@@ -45,6 +45,8 @@ interface Drafts {
 export interface Seen {
   /** Undefined until every field can be read. */
   readonly off: SeenOff | undefined
+  /** It was said to stand off. */
+  readonly isOff: boolean
   /** It is told by the camshaft's mark. */
   readonly byMark: boolean
   readonly fields: Readonly<Record<string, DegreesField | LengthField>>
@@ -73,6 +75,7 @@ export function useSeenOff(key: string, shaft: Shaft, mark: Mark | undefined): S
   const { amount, mm, radius, ...rest } = drafts
   return {
     off,
+    isOff,
     byMark: !isOff || kind.text !== 'lobes',
     fields: isOff ? typedFields(drafts) : {},
     besides: [level, ...Object.values(rest), amount, mm, radius],

@@ -64,9 +64,9 @@ export function CountPanel({ step }: { readonly step: Step }) {
     setWriting(true)
     const typed = [{ field: 'counted', text: String(n) }]
     const where = { loopId: loop.id, fromMarkId: section.from.id, toMarkId: section.to.id, run: section.run, ...teeth }
-    const said = await say({ kind: 'count', ...where, rule, counted: n, phase, typed, stepId: step.id }, [count])
     // Its verdict is shown where it was counted: the next run is gone to when somebody says so.
-    if (said) chosen.setText(section.id)
+    chosen.setText(section.id)
+    await say({ kind: 'count', ...where, rule, counted: n, phase, typed, stepId: step.id }, [count])
     setWriting(false)
   }
   return (

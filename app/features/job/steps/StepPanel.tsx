@@ -21,7 +21,7 @@ export function StepPanel({ step, status }: { readonly step: Step; readonly stat
           <Panel key={step.id} step={step} />
         </FieldGroup>
       )}
-      {step.kind !== 'card' && <StepFooter step={step} status={status} />}
+      {step.kind !== 'card' && <StepFooter key={step.id} step={step} status={status} />}
     </section>
   )
 }

@@ -3,6 +3,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { Fold } from '../../../../ui/Fold'
 import { inSentence, nounsOf } from '../../../../ui/wording'
+import { CrankCrept } from '../../byMark/CrankCrept'
 import { CrankTry } from '../../byMark/CrankTry'
 import { useBench } from '../../JobContext'
 import { timingPosition } from '../../timingPosition'
@@ -23,8 +24,9 @@ export function ChainOnCount({ step }: { readonly step: Step }) {
   if (!at?.on)
     return (
       <div className="stack">
-        <CrankTry step={step} target={target} />
+        <CrankCrept target={target} />
         <HangingOrder loop={loop} step={step} />
+        <CrankTry step={step} target={target} />
       </div>
     )
   const camshafts = sheet.shafts.filter(
@@ -37,8 +39,9 @@ export function ChainOnCount({ step }: { readonly step: Step }) {
           The {nounsOf(loop).loop} was not off in this job. Counting it here is the count as it is set.
         </p>
       )}
-      <CrankTry step={step} target={target} />
+      <CrankCrept target={target} />
       <CountPanel step={step} />
+      <CrankTry step={step} target={target} />
       {camshafts.map((shaft) => (
         <Fold
           key={shaft.id}

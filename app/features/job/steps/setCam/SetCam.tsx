@@ -79,16 +79,20 @@ function SeenSet({
   const crank = useCrankMark(key, markPoseDeg(sheet, mark))
   const seen = useSeenOff(key, shaft, mark)
   const offDeg = seen.off && ownOff(sheet, shaft, seen.off)
+  // Nothing said otherwise, the one button says that it meets.
+  const meets = !seen.isOff && mark !== undefined
   const write = () => {
     const fields = { ...crank?.fields, ...seen.fields }
     for (const field of Object.values(fields)) field.ask()
-    if (!seen.off || offDeg === undefined || (crank && !crank.crank)) return
+    const off: SeenOff | undefined = meets ? { by: 'level' } : seen.off
+    const deg = meets ? 0 : offDeg
+    if (!off || deg === undefined || (crank && !crank.crank)) return
     const typed = Object.entries(fields).map(([field, { text }]) => ({ field, text }))
     const set: NewEntry = {
       kind: 'camSet',
       shaftId: shaft.id,
-      offDeg,
-      off: seen.off,
+      offDeg: deg,
+      off,
       ...(mark && seen.byMark ? { markId: mark.id } : {}),
       typed,
       stepId: step.id,
@@ -103,8 +107,8 @@ function SeenSet({
       {mark && seen.byMark && (!seen.off || tellsToothBy(seen.off) === 'ifSharp') && (
         <AskExact markId={mark.id} name={inSentence(mark.name)} onRim={false} exact={mark.exact} />
       )}
-      <Button variant="filled" onClick={write} disabled={!seen.off || offDeg === undefined}>
-        Write it down: set so
+      <Button variant="filled" onClick={write} disabled={!meets && offDeg === undefined}>
+        {meets ? 'It meets' : 'Write it down: set so'}
       </Button>
     </>
   )
