@@ -141,9 +141,7 @@ export async function twinByCounts(actor: Actor) {
   await expect(page.getByLabel('Drive and jobs')).not.toContainText('too short')
   await startAtTdc(actor)
   await actor.open('No degree wheel: work by a mark')
-  await actor.press('Another mark of the crank')
-  await actor.write('The mark', 'Crank line')
-  await actor.press('Keep the mark')
+  await addLine(actor, 'Crank line')
   await actor.choose('The crank is seen by', /Crank line/)
   await actor.press('A sharp line, where it belongs')
   await actor.press('It stands there, by the mark')
@@ -184,15 +182,85 @@ export async function twinByCounts(actor: Actor) {
   await expect(card).toContainText('20, expected 20.0 pins: right')
 }
 
-/** Two cylinders on idler gears, a chain to each bank, the second set at its own TDC: one cylinder after the other. */
-export async function veeByMarks(actor: Actor) {
+/** A line on the rim of the crank, cut for the TDC of a cylinder. */
+async function addLine(actor: Actor, name: string, cylinder?: string) {
+  await actor.press(/^(Another mark of the crank|Add the line that is there)$/)
+  await actor.write('The mark', name)
+  if (cylinder) await actor.choose('Of cylinder', cylinder)
+  await actor.press('Keep the mark')
+}
+
+const sharp = (actor: Actor) => actor.press('A sharp line, where it belongs')
+
+/** Turned on from one cylinder's place to the other's, by the degrees that the plan says. */
+async function turnOn(actor: Actor, line: string) {
   const { page } = actor
+  await expect(page.locator('.instruction').filter({ visible: true }).first()).toContainText('Turn')
+  await actor.press('I have turned it')
+  await page.getByRole('dialog').getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByRole('dialog')).toBeHidden()
+  await actor.press(`The ${line} is at its pointer`)
+}
+
+/** A bank: its chain off, its camshaft to its mark, its chain on and the camshaft seen at its mark, its tensioner released. */
+async function bankByMarks(actor: Actor, which: 'first' | 'second') {
+  await actor.press('Tensioner held back, its pin in')
+  await actor.press(`${which === 'first' ? 'First' : 'Second'} chain is off`)
+  await expect(guard(actor)).toContainText('Trim only: 4° either way')
+  await actor.press('Go on')
+  await setCam(actor)
+  await actor.press(`${which === 'first' ? 'First' : 'Second'} chain is on`)
+  await actor.open('Or see the cam at its mark')
+  await camAtItsMark(actor)
+  await actor.press(/^Go on/)
+  await actor.press(/^(First|Second) tensioner is fitted, seated, held back$|^Tensioner is fitted, seated, held back$/)
+  await actor.press(/^Pin is out/)
+  await actor.press(/^Pushed the run/)
+  await actor.press('Go on')
+  await expect(guard(actor)).toContainText('May be turned')
+}
+
+/** Two cylinders on idler gears, a chain to each bank, the second set at its own TDC: one cylinder after the other, by lines and marks. */
+export async function veeByMarks(actor: Actor) {
   await newEngine(actor, 'Vee', [
     ['Cylinders stand', 'in a V'],
     ['Camshafts are driven by', 'idler gears, a chain to each bank'],
   ])
-  await figures(actor, [['Firing TDC of 2, if it is known', '290']])
+  await actor.open('Each cylinder')
+  await figures(actor, [
+    ['Firing TDC of 2, if it is known', '290'],
+    ['Teeth, crank pinion', '24'],
+    ['Teeth, first idler gear', '48'],
+    ['Teeth, second idler gear', '48'],
+    ['Teeth, first idler sprocket', '30'],
+    ['Teeth, second idler sprocket', '30'],
+    ['Teeth, first cam sprocket', '30'],
+    ['Teeth, second cam sprocket', '30'],
+  ])
   await actor.choose('The second camshaft is set at', 'firing TDC of cylinder 2')
   await startAtTdc(actor)
-  await crankByItsMark(actor)
+  await actor.open('No degree wheel: work by a mark')
+  await addLine(actor, 'Line 1')
+  await sharp(actor)
+  await addLine(actor, 'Line 2', '2')
+  await actor.press('It stands there, by the mark')
+  await actor.press(/^Go on/)
+  await actor.press('Air pushed past')
+  await actor.press('Both shut, lash felt')
+  await actor.press('Go on')
+  await camAtItsMark(actor, { first: true })
+  await actor.press(/^Go on/)
+  await turnOn(actor, 'line 2')
+  await sharp(actor)
+  await camAtItsMark(actor, { first: true })
+  await actor.press(/^Go on/)
+  await turnOn(actor, 'line 1')
+  await bankByMarks(actor, 'first')
+  await turnOn(actor, 'line 2')
+  await bankByMarks(actor, 'second')
+  await actor.press('One full turn done')
+  await actor.press('One full turn done')
+  const card = await sign(actor)
+  await expect(card).toContainText('not proved; by the mark: the line 1 at its mark')
+  await expect(card).toContainText('Second camshaft, set by its mark')
 }

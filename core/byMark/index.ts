@@ -1,6 +1,7 @@
 export { cutSigmaDeg, markSigmaDeg } from './markExact'
 export { crankMarkOf, crankMarksOf, type CrankMark } from './crankMarks'
 export {
+  drivenWheel,
   inTeeth,
   isByMark,
   offPlace,

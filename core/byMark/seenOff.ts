@@ -1,5 +1,5 @@
 import { readDrive } from '../drive'
-import type { BuildSheet, Shaft } from '../model/buildSheet'
+import type { BuildSheet, Member, Shaft } from '../model/buildSheet'
 import * as field from '../model/fields'
 import { partsOf } from '../sheet'
 import { degFromRad, ratioValue } from '../units'
@@ -116,9 +116,16 @@ export const tellsToothBy = (seen: SeenOff): 'never' | 'ifSharp' =>
 
 /** One tooth of the sprocket, pulley or gear that drives a shaft, degrees of its own; undefined where nobody counted them. */
 export function ownToothDeg(sheet: BuildSheet, shaftId: string): number | undefined {
-  const wheel = readDrive(sheet).ways[shaftId]?.findLast(({ teeth }) => teeth !== undefined)
-  const teeth = wheel?.toShaftId === shaftId ? wheel.teeth?.driven.teeth?.value : undefined
+  const teeth = drivenWheel(sheet, shaftId)?.teeth?.value
   return teeth ? 360 / teeth : undefined
+}
+
+/** The sprocket, pulley or gear that drives a shaft: the last on its way from the crank; where the way is not known for want of teeth, the only one on it. */
+export function drivenWheel(sheet: BuildSheet, shaftId: string): Member | undefined {
+  const last = readDrive(sheet).ways[shaftId]?.findLast(({ teeth }) => teeth !== undefined)
+  if (last) return last.toShaftId === shaftId ? last.teeth?.driven : undefined
+  const wheels = sheet.members.filter((one) => one.shaftId === shaftId && one.kind !== 'hub')
+  return wheels.length === 1 ? wheels[0] : undefined
 }
 
 export interface InTeeth {

@@ -38,8 +38,15 @@ const placesOf = oncePerSheet((sheet: BuildSheet): Places => {
   for (const id of camshafts) if (!all.some((known) => isSame(known, told(id)))) all.push(told(id))
   // Places that are the same are one number.
   const ofShaft = (shaftId: string) => all.find((known) => isSame(known, told(shaftId))) ?? reference
+  /** Camshafts that a loop runs round itself; else all that it holds. */
+  const heldBy = (linkId: string) => {
+    const path = partsOf(sheet).loop(linkId)?.path ?? []
+    const own = path.flatMap(({ memberId }) => partsOf(sheet).shaftOfMember(memberId) ?? [])
+    const round = own.filter(({ kind }) => kind === 'cam').map(({ id }) => id)
+    return round.length > 0 ? round : behind(linkId)
+  }
   const ofLink = (linkId: string) => {
-    const places = new Set(behind(linkId).map(ofShaft))
+    const places = new Set(heldBy(linkId).map(ofShaft))
     const [only] = places
     return places.size === 1 && only !== undefined ? only : reference
   }

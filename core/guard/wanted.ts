@@ -1,7 +1,7 @@
 import { crankMarksOf, markSigmaDeg } from '../byMark'
 import { markOfShaft } from '../cams'
 import { markPoseDeg, readDrive, sectionsWithout, type Section } from '../drive'
-import { provedShafts, readLoop, toothOnWay, alike, type Stand } from '../ledger'
+import { provedShafts, readLoop, toothOf, alike, type Stand } from '../ledger'
 import type { BuildSheet, Loop } from '../model/buildSheet'
 import { partsOf } from '../sheet'
 import { ratioValue, wrapToSigned180 } from '../units'
@@ -95,7 +95,7 @@ function markWanted(sheet: BuildSheet, shaftId: string, hidden: ReadonlySet<stri
   const shaft = partsOf(sheet).shaft(shaftId)
   if (!mark || !shaft || hidden.has(mark.id)) return undefined
   const ratio = Math.abs(ratioValue(readDrive(sheet).ratioOf(shaft)))
-  const toothDeg = toothOnWay(sheet, shaftId)
+  const toothDeg = toothOf(sheet, shaftId)
   const camSigma = mark.exact ? markSigmaDeg(mark.exact, partsOf(sheet).member(mark.memberId)?.teeth?.value) / ratio : 0
   const crank = crankMarksOf(sheet).find(
     ({ id, placeDeg, exact, sigmaDeg }) =>

@@ -1,3 +1,4 @@
+import { drivenWheel } from '../../byMark'
 import { toothWorth, readDrive } from '../../drive'
 import type { BuildSheet } from '../../model/buildSheet'
 import { partsOf } from '../../sheet'
@@ -32,4 +33,13 @@ export function toothOnWay(sheet: BuildSheet, shaftId: string): number | undefin
     ?.findLast(({ memberId }) => memberId !== undefined)
   const teeth = partsOf(sheet).member(link?.memberId)?.teeth?.value
   return shaft && teeth ? toothWorth(teeth, readDrive(sheet).ratioOf(shaft)).crankDeg : undefined
+}
+
+/** The same; of a camshaft whose way nobody told, of the only wheel on it. */
+export function toothOf(sheet: BuildSheet, shaftId: string): number | undefined {
+  const onWay = toothOnWay(sheet, shaftId)
+  const shaft = partsOf(sheet).shaft(shaftId)
+  if (onWay !== undefined || !shaft || readDrive(sheet).holdsBy(shaftId)) return onWay
+  const teeth = drivenWheel(sheet, shaftId)?.teeth?.value
+  return teeth && toothWorth(teeth, readDrive(sheet).ratioOf(shaft)).crankDeg
 }

@@ -9,7 +9,7 @@ import { isCamRead, latenessOfRead, tellsToothOf, thingOfRead } from '../camWitn
 import { crankPlace } from '../rotation'
 import { alike, readLoop } from '../sectionCounts'
 import type { WayLink } from '../../drive'
-import { safeOutOf, toothOnWay } from './figures'
+import { safeOutOf, toothOf } from './figures'
 import type { LinkStand, ShaftReading, Stand } from './stand'
 
 /** What proofs are worked out from: of a stand, or of one that is being folded. */
@@ -187,7 +187,7 @@ export function canTell(sheet: BuildSheet, { entry, shaftId }: ShaftReading, { s
   const ofSet = entry.kind === 'camSet' && entry.off ? tellsToothBy(entry.off) : 'ifSharp'
   const tells = isCamRead(entry) ? tellsToothOf(entry) : ofSet
   if (tells !== 'ifSharp') return tells === undefined
-  const toothDeg = toothOnWay(sheet, shaftId)
+  const toothDeg = toothOf(sheet, shaftId)
   return toothDeg !== undefined && 2 * sigmaDeg < toothDeg / 2
 }
 

@@ -1,12 +1,17 @@
-import { readDrive } from '../../drive'
+import { placeOfShaft, readDrive } from '../../drive'
 import type { StepKindRecord } from './step'
-import { camshaftsOf, each } from './targets'
+import { atPlace, camshaftsOf, each } from './targets'
 import { timed } from './timed'
 
 export const asFound: StepKindRecord = {
   targets: (sheet) => each(camshaftsOf(sheet)),
   needs: ['zero', 'half'],
   gives: ['timingFound'],
+  // A camshaft with a place of its own is read there; the others wherever the mark is brought to meet.
+  crankAt: (sheet, [shaftId = '']) => {
+    const deg = placeOfShaft(sheet, shaftId)
+    return deg === sheet.referencePose.crankDeg.value ? undefined : atPlace(sheet, deg)
+  },
   phase: 'found',
   // Those between the crank and its camshaft.
   loops: (sheet, [shaftId = '']) => {

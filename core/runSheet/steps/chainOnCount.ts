@@ -1,5 +1,5 @@
 import { placeOfLink } from '../../drive'
-import { allOf, proofOfLoop, verdictOfCount } from '../../ledger'
+import { allOf, isLinkProved, proofOfLoop, verdictOfCount } from '../../ledger'
 import { partsOf } from '../../sheet'
 import type { StepKindRecord } from './step'
 import { atPlace, each } from './targets'
@@ -16,6 +16,8 @@ export const chainOnCount: StepKindRecord = {
     const loop = partsOf(sheet).loop(loopId)
     const lies = state.loops[loopId]
     if (!lies?.on || !loop) return 'none'
+    // Proved by whatever witness: a count, a mark, a reading of its camshafts.
+    if (lies.proof !== 'asArrived' && isLinkProved({ ...state.stand, sheet }, 'loop', loopId)) return 'read'
     const counts = state.counts.filter((one) => one.loopId === loopId && one.phase === 'set')
     if (counts.length === 0) return lies.proof === 'asArrived' ? 'none' : 'part'
     const proof = proofOfLoop(sheet, loop, state.counts, state.seats)

@@ -43,7 +43,8 @@ export interface StepKindRecord {
   /** The place of the crank whose work it is a part of, degrees of the cycle: where banks or cylinders meet at places of their own, all of this is done at
    *  one before the next. */
   readonly workedAt?: (sheet: BuildSheet, targetIds: readonly string[]) => number
-  readonly crankAt?: (sheet: BuildSheet, targetIds: readonly string[]) => CrankPlace
+  /** Undefined: wherever it stands. */
+  readonly crankAt?: (sheet: BuildSheet, targetIds: readonly string[]) => CrankPlace | undefined
   /** The phase of what is read in it. */
   readonly phase?: Phase
   /** The chains and belts that are counted in it. */

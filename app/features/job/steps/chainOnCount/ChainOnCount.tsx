@@ -1,4 +1,3 @@
-import { readDrive } from '@link-count/core/drive'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { Fold } from '../../../../ui/Fold'
@@ -30,7 +29,8 @@ export function ChainOnCount({ step }: { readonly step: Step }) {
       </div>
     )
   const camshafts = sheet.shafts.filter(
-    ({ id, kind }) => kind === 'cam' && readDrive(sheet).ways[id]?.at(-1)?.by.id === loop.id,
+    ({ id, kind }) =>
+      kind === 'cam' && loop.path.some(({ memberId }) => partsOf(sheet).shaftOfMember(memberId)?.id === id),
   )
   return (
     <div className="stack">

@@ -1,6 +1,5 @@
 import { Button } from '@mantine/core'
-import { inTeeth } from '@link-count/core/byMark'
-import { readDrive } from '@link-count/core/drive'
+import { drivenWheel, inTeeth } from '@link-count/core/byMark'
 import type { Loop, Shaft } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { formatLateness } from '@link-count/core/units'
@@ -13,7 +12,7 @@ export function MoveByMark({ loop, shaft, step }: { readonly loop: Loop; readonl
   const { sheet, state } = view
   const timing = state.timing[shaft.id]?.set
   const teeth = timing && inTeeth(sheet, shaft, timing)
-  const memberId = readDrive(sheet).ways[shaft.id]?.at(-1)?.teeth?.driven.id
+  const memberId = drivenWheel(sheet, shaft.id)?.id
   if (!teeth || memberId === undefined) return null
   if (!teeth.tells) return <p className="soft">Seen so it cannot tell a tooth: count, or see the mark itself.</p>
   if (teeth.layTeeth === 0)

@@ -1,4 +1,4 @@
-import { inTeeth, tellsToothBy } from '@link-count/core/byMark'
+import { drivenWheel, inTeeth, tellsToothBy } from '@link-count/core/byMark'
 import { isSaid, markOfShaft } from '@link-count/core/cams'
 import { markPoseDeg, readDrive } from '@link-count/core/drive'
 import { latenessOn, type CamReadDraft } from '@link-count/core/ledger'
@@ -10,13 +10,18 @@ import { AskExact } from '../../byMark/AskExact'
 import { useCrankMark } from '../../byMark/useCrankMark'
 import { useSeenOff } from '../../byMark/useSeenOff'
 import { StandsByMark } from '../../byMark/StandsByMark'
+import { timingPosition } from '../../timingPosition'
+import { TurnTo } from '../../TurnTo'
 import { moveWords } from '../../moveWords'
 import type { CamWayProps } from './way'
 import { WayFoot } from './WayFoot'
 
 /** With the crank at a mark of its own: the camshaft at its mark, or off it by whatever is seen. */
 export function AtMarkWay({ step, shaft, phase }: CamWayProps) {
-  const { sheet, job } = useBench().view
+  const { view } = useBench()
+  const { sheet, job } = view
+  const { target, arrived, stood } = timingPosition(view, step.id, { shaftId: shaft.id })
+  const elsewhere = !stood && target.deg !== sheet.referencePose.crankDeg.value
   const key = `${job.id}:${step.id}:${shaft.id}:at-mark`
   const mark = markOfShaft(sheet, shaft.id)
   const crank = useCrankMark(key, markPoseDeg(sheet, mark))
@@ -35,6 +40,7 @@ export function AtMarkWay({ step, shaft, phase }: CamWayProps) {
       : undefined
   return (
     <div className="stack">
+      {elsewhere && <TurnTo target={target} arrived={arrived} />}
       {crank.panel}
       <h3>{mark ? `Where does the ${inSentence(mark.name)} stand?` : 'How does the camshaft stand?'}</h3>
       {seen.panel}
@@ -64,9 +70,8 @@ function InTeethWords({ read }: { readonly read: CamReadDraft }) {
   if (!shaft || !teeth || said.latenessDeg === 0) return null
   const nameOf = (id: string) => partsOf(sheet).cylinder(id)?.name ?? ''
   const own = said.latenessDeg * Math.abs(ratioValue(readDrive(sheet).ratioOf(shaft)))
-  const way = readDrive(sheet).ways[shaft.id]?.at(-1)
-  const loop = partsOf(sheet).loop(way?.by.id)
-  const memberId = way?.teeth?.driven.id
+  const memberId = drivenWheel(sheet, shaft.id)?.id
+  const loop = sheet.loops.find(({ path }) => path.some((part) => part.memberId === memberId))
   return (
     <div className="move in-teeth">
       <p>
