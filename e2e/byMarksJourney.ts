@@ -261,6 +261,6 @@ export async function veeByMarks(actor: Actor) {
   await actor.press('One full turn done')
   await actor.press('One full turn done')
   const card = await sign(actor)
-  await expect(card).toContainText('not proved; by the mark: the line 1 at its mark')
+  await expect(card).toContainText('not proved; by the mark: the line 2 at its mark')
   await expect(card).toContainText('Second camshaft, set by its mark')
 }

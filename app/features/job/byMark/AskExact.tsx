@@ -11,11 +11,14 @@ export function AskExact({
   name,
   onRim,
   exact,
+  brief = false,
 }: {
   readonly markId: string
   readonly name: string
   readonly onRim: boolean
   readonly exact: Exact | undefined
+  /** Where it does not decide anything yet: one line until it is asked for. */
+  readonly brief?: boolean
 }) {
   const { view, changeSheet } = useBench()
   const [again, setAgain] = useState(false)
@@ -27,6 +30,15 @@ export function AskExact({
       setDegrees(false)
     }
   }
+  if (!exact && brief && !again)
+    return (
+      <p className="soft">
+        The {name} counts as good to {onRim ? '4°' : 'half a tooth'}.{' '}
+        <button type="button" className="link" onClick={() => setAgain(true)}>
+          Say how exact it is
+        </button>
+      </p>
+    )
   if (exact && !again)
     return (
       <p className="soft">

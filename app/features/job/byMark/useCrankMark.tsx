@@ -24,6 +24,8 @@ export interface CrankSeen {
   readonly crank: EntryOf<'camAtMark'>['crank'] | undefined
   readonly fields: Readonly<Record<string, DegreesField | WheelField>>
   readonly besides: readonly Taken[]
+  /** Somebody has said something here, and not only left it as it stood. */
+  readonly touched: boolean
   readonly panel: React.ReactNode
 }
 
@@ -53,7 +55,8 @@ export function useCrankMark(key: string, meetsDeg?: number): CrankSeen | undefi
     ...marks.map(({ id, name, placeDeg }) => ({ value: id, label: `${name}, ${markPlaceWords(placeDeg)}` })),
     ...(state.zero ? [{ value: WHEEL, label: 'The degree wheel' }] : []),
   ]
-  const common = { besides: [chosen, how], mark }
+  const touched = chosen.touched || how.touched || off.text !== '' || wheel.text !== ''
+  const common = { besides: [chosen, how], mark, touched }
   const choice = choices.length > 1 && (
     <NativeSelect
       label="The crank is seen by"

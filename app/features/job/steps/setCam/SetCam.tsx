@@ -7,6 +7,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness, ratioValue } from '@link-count/core/units'
 import { inSentence, nounsOfAll, seenOffWords } from '../../../../ui/wording'
+import { Fold } from '../../../../ui/Fold'
 import { askTurn } from '../../askTurn'
 import { AskExact } from '../../byMark/AskExact'
 import { CrankCrept } from '../../byMark/CrankCrept'
@@ -79,6 +80,7 @@ function SeenSet({
   const crank = useCrankMark(key, markPoseDeg(sheet, mark))
   const seen = useSeenOff(key, shaft, mark)
   const offDeg = seen.off && ownOff(sheet, shaft, seen.off)
+  const asksCrank = view.state.zero === undefined
   // Nothing said otherwise, the one button says that it meets.
   const meets = !seen.isOff && mark !== undefined
   const write = () => {
@@ -97,19 +99,26 @@ function SeenSet({
       typed,
       stepId: step.id,
     }
-    const moved = crank?.crank ? creepEntries(view, crank.crank, step.id) : []
+    // With the zero known the crank stands where the ledger has it, unless somebody looked.
+    const looked = crank?.crank && (asksCrank || crank.touched)
+    const moved = looked && crank.crank ? creepEntries(view, crank.crank, step.id) : []
     void say([...moved, set], [...Object.values(fields), ...(crank?.besides ?? []), ...seen.besides])
   }
   return (
     <>
-      {crank?.panel}
+      {asksCrank && crank?.panel}
       {seen.panel}
-      {mark && seen.byMark && (!seen.off || tellsToothBy(seen.off) === 'ifSharp') && (
-        <AskExact markId={mark.id} name={inSentence(mark.name)} onRim={false} exact={mark.exact} />
-      )}
       <Button variant="filled" onClick={write} disabled={!meets && offDeg === undefined}>
         {meets ? 'It meets' : 'Write it down: set so'}
       </Button>
+      {mark && seen.byMark && (!seen.off || tellsToothBy(seen.off) === 'ifSharp') && (
+        <AskExact markId={mark.id} name={inSentence(mark.name)} onRim={false} exact={mark.exact} brief />
+      )}
+      {!asksCrank && crank && (
+        <Fold title="Is the crank still at its mark?" note="look at each try">
+          {crank.panel}
+        </Fold>
+      )}
     </>
   )
 }
