@@ -40,11 +40,16 @@ export async function startAtTdc(actor: Actor) {
   await expect(actor.page.getByRole('heading', { name: 'True TDC' })).toBeVisible()
 }
 
+async function standsAtItsMark(actor: Actor) {
+  await actor.pick(/^The crank, by the/, 'Crank at its mark')
+  await actor.press('It stands there, by the mark')
+}
+
 /** The crank at a mark of its own, no wheel fitted; then which of its TDCs that is. */
 export async function crankByItsMark(actor: Actor) {
   await actor.open('No degree wheel: work by a mark')
   await actor.press('A sharp line, where it belongs')
-  await actor.press('It stands there, by the mark')
+  await standsAtItsMark(actor)
   await expect(actor.page.getByText(/By the mark: the crank mark at its mark/).first()).toBeVisible()
   await actor.press(/^Go on/)
   await actor.press('Air pushed past')
@@ -144,7 +149,7 @@ export async function twinByCounts(actor: Actor) {
   await addLine(actor, 'Crank line')
   await actor.choose('The crank is seen by', /Crank line/)
   await actor.press('A sharp line, where it belongs')
-  await actor.press('It stands there, by the mark')
+  await standsAtItsMark(actor)
   await actor.press(/^Go on/)
   await actor.press('Air pushed past')
   await actor.press('Both shut, lash felt')
@@ -243,7 +248,7 @@ export async function veeByMarks(actor: Actor) {
   await addLine(actor, 'Line 1')
   await sharp(actor)
   await addLine(actor, 'Line 2', '2')
-  await actor.press('It stands there, by the mark')
+  await standsAtItsMark(actor)
   await actor.press(/^Go on/)
   await actor.press('Air pushed past')
   await actor.press('Both shut, lash felt')

@@ -30,5 +30,7 @@ export const registerItems: { readonly [K in ItemKind]: RegisterItemRecord } = {
   fingerTight: { turning: 'trim', reason: 'itemIn' },
   tabsNotBent: { turning: 'turn', reason: 'itemIn' },
   valvesRelieved: { turning: 'turn', reason: 'itemIn', relieves: true },
+  heldTaut: { turning: 'turn', reason: 'itemIn' },
+  gearPin: { turning: 'trim', reason: 'itemIn' },
   other: { turning: 'trim', reason: 'itemIn' },
 }

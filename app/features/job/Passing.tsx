@@ -1,7 +1,7 @@
 import { cycleEvents, eventsPassed } from '@link-count/core/runSheet'
 import { camshaftNow } from '@link-count/core/ledger'
 import { wrapToCycle } from '@link-count/core/units'
-import { turnWords } from '../../ui/wording'
+import { itemSentence, turnWords } from '../../ui/wording'
 import { useBench } from './JobContext'
 import { eventWords } from './turnPlan'
 import './NextCylinder.css'
@@ -22,6 +22,7 @@ export function Passing({ toDeg }: { readonly toDeg: number }) {
   const held = sheet.shafts
     .filter(({ id, kind }) => kind === 'cam' && camshaftNow(sheet, state.stand, id).is === 'held')
     .map(({ name }) => name)
+    .concat(state.stand.register.filter(({ item }) => item === 'heldTaut').map((item) => itemSentence(item, sheet)))
   return (
     <>
       {passed.length > 0 && (

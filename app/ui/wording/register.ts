@@ -25,6 +25,18 @@ export const itemWords: { readonly [K in ItemKind]: ItemWords } = {
   fingerTight: { name: 'Bolts', in: 'finger tight', takeOut: 'Bolts are tight', free: 'Tighten the bolts' },
   tabsNotBent: { name: 'Lock tabs', in: 'not bent', takeOut: 'Tabs are bent', free: 'Bend the tabs' },
   valvesRelieved: { name: 'Valves', in: 'relieved', takeOut: 'Rockers are back', free: 'Put the rockers back' },
+  heldTaut: {
+    name: 'Chain or belt',
+    in: 'held taut by hand',
+    takeOut: 'It is on, or let go',
+    free: 'Let it go once it is on',
+  },
+  gearPin: {
+    name: 'Pin through a split gear',
+    in: 'in',
+    takeOut: 'Gear pin is out',
+    free: 'Take the gear pin out once it is in mesh',
+  },
   other: { name: 'Something', in: 'in', takeOut: 'It is out', free: 'Take it out' },
 }
 

@@ -93,6 +93,7 @@ function itemKnown(w: World, { item, since }: ItemIn): Known {
     case 'probe':
       return { is: 'within', forwardDeg: Infinity, backDeg: Infinity }
     case 'valvesRelieved':
+    case 'heldTaut':
     case 'tabsNotBent':
       return SAFE
     default:

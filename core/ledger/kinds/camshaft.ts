@@ -16,6 +16,7 @@ export const camshaftShape = entryShape(
       'driven',
       'seenShut',
     ]),
+    by: field.oneOf('What holds it: one that is held', ['lock', 'bar', 'tie', 'hand', 'oneScrew']).optional(),
   },
 )
 
@@ -27,6 +28,7 @@ export const camshaft: LedgerKind<'camshaft'> = {
   leansOnWheel: false,
   samples: [
     { kind: 'camshaft', shaftId: 'camshaft', is: 'held' },
+    { kind: 'camshaft', shaftId: 'camshaft', is: 'held', by: 'bar' },
     { kind: 'camshaft', shaftId: 'camshaft', is: 'seenShut' },
     { kind: 'camshaft', shaftId: 'camshaft', is: 'out' },
   ],

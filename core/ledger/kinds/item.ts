@@ -16,6 +16,8 @@ export const itemKind = field.oneOf('What was put in, on or left undone', [
   'fingerTight',
   'tabsNotBent',
   'valvesRelieved',
+  'heldTaut',
+  'gearPin',
   'other',
 ])
 

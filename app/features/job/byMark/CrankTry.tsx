@@ -27,7 +27,7 @@ export function CrankTry({ step, target }: { readonly step: Step; readonly targe
           note={past === undefined ? 'look at each try' : `${fixed(Math.abs(past), 1)}° ${past > 0 ? 'past' : 'short'}`}
         >
           {crank.panel}
-          <Button variant="default" onClick={write}>
+          <Button variant="default" onClick={write} disabled={!crank.crank}>
             So it stands now
           </Button>
         </Fold>

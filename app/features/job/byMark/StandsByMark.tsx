@@ -50,7 +50,7 @@ export function StandsByMark({ step }: { readonly step: Step }) {
       {seen?.panel}
       <div className="row">
         {seen && (
-          <Button variant="filled" onClick={write} disabled={seen.crank?.by === 'wheel'}>
+          <Button variant="filled" onClick={write} disabled={seen.crank?.by !== 'mark'}>
             It stands there, by the mark
           </Button>
         )}

@@ -1,6 +1,6 @@
 import { NativeSelect, SegmentedControl } from '@mantine/core'
 import { crankMarksOf, type CrankMark } from '@link-count/core/byMark'
-import { hiddenMarks } from '@link-count/core/ledger'
+import { hiddenMarks, type Stand } from '@link-count/core/ledger'
 import { entryLimits, type EntryOf } from '@link-count/core/model'
 import { wrapToSigned180 } from '@link-count/core/units'
 import {
@@ -31,6 +31,11 @@ export interface CrankSeen {
 
 const WHEEL = 'the degree wheel'
 
+/** Whether the crank is at a place of one turn by the ledger. */
+function standsAt({ rotation: { reference, totalDeg } }: Pick<Stand, 'rotation'>, placeDeg: number): boolean {
+  return reference !== undefined && Math.abs(wrapToSigned180(reference.originDeg + totalDeg - placeDeg)) < 0.5
+}
+
 /** Where the crank stands at this try: at a mark of its own, past it, short of it, or by the wheel once its zero is known. A crank creeps, so it is asked each
  *  time. Undefined on an engine whose crank has no mark and no zero. `meetsDeg`: the mark that stands there comes first. */
 export function useCrankMark(key: string, meetsDeg?: number): CrankSeen | undefined {
@@ -43,13 +48,14 @@ export function useCrankMark(key: string, meetsDeg?: number): CrankSeen | undefi
     .filter(({ id }) => !hidden.has(id))
     .sort((a, b) => away(a) - away(b) || Number(b.id === last) - Number(a.id === last))
   const chosen = useDraft(`${key}:crank-by`, marks[0]?.id ?? WHEEL)
-  const how = useDraft(`${key}:crank-how`, 'at')
   const off = useDegreesField(`${key}:crank-off`, { ...entryLimits('camAtMark', 'crank', 'offDeg'), least: 0 })
   const wheel = useWheelField(`${key}:crank-wheel`, state.degreeWheel)
   const byWheel = chosen.text === WHEEL && state.zero !== undefined
   const mark = byWheel ? undefined : (marks.find(({ id }) => id === chosen.text) ?? marks[0])
+  // It is taken to be at its mark only where the ledger has it there; else somebody has to look and say so.
+  const how = useDraft(`${key}:crank-how`, mark && standsAt(state.stand, mark.placeDeg) ? 'at' : '')
   if (!mark && !byWheel) return undefined
-  const size = how.text === 'at' ? 0 : off.value
+  const size = how.text === 'at' ? 0 : how.text === '' ? undefined : off.value
   const offDeg = size === undefined ? undefined : how.text === 'short' ? -size : size
   const choices = [
     ...marks.map(({ id, name, placeDeg }) => ({ value: id, label: `${name}, ${markPlaceWords(placeDeg)}` })),
@@ -85,7 +91,7 @@ export function useCrankMark(key: string, meetsDeg?: number): CrankSeen | undefi
   return {
     ...common,
     crank: offDeg === undefined ? undefined : { by: 'mark', markId: mark.id, offDeg },
-    fields: how.text === 'at' ? {} : { crank: off },
+    fields: how.text === 'at' || how.text === '' ? {} : { crank: off },
     panel: (
       <div className="stack">
         {choice}
@@ -100,7 +106,7 @@ export function useCrankMark(key: string, meetsDeg?: number): CrankSeen | undefi
             { value: 'short', label: 'Short of it' },
           ]}
         />
-        {how.text !== 'at' && (
+        {how.text !== 'at' && how.text !== '' && (
           <DegreesInput
             field={off}
             label={how.text === 'past' ? 'Crank degrees past it' : 'Crank degrees short of it'}

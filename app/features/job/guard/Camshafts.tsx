@@ -39,6 +39,7 @@ export function Camshafts() {
                   </Button>
                 ))}
             </div>
+            {is === 'held' && <HeldBy shaftId={id} />}
             {is === 'held' && canAllBeShut(sheet, id) && (
               <>
                 <Button
@@ -57,5 +58,37 @@ export function Camshafts() {
         )
       })}
     </Fold>
+  )
+}
+
+const holds: readonly [NonNullable<EntryOf<'camshaft'>['by']>, string][] = [
+  ['lock', 'A lock'],
+  ['bar', 'A bar'],
+  ['tie', 'A tie'],
+  ['hand', 'A hand'],
+  ['oneScrew', 'One of two screws'],
+]
+
+/** What holds a camshaft still. */
+function HeldBy({ shaftId }: { readonly shaftId: string }) {
+  const { view, say } = useBench()
+  const said = view.state.live.findLast((entry) => entry.kind === 'camshaft' && entry.shaftId === shaftId)
+  const by = said?.kind === 'camshaft' ? said.by : undefined
+  return (
+    <>
+      <p className="soft">Held by</p>
+      <div className="row">
+        {holds.map(([value, words]) => (
+          <Button
+            key={value}
+            variant={by === value ? 'filled' : 'quiet'}
+            aria-pressed={by === value}
+            onClick={() => void say({ kind: 'camshaft', shaftId, is: 'held', by: value })}
+          >
+            {words}
+          </Button>
+        ))}
+      </div>
+    </>
   )
 }

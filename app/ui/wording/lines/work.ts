@@ -17,6 +17,14 @@ const tensionerWords: Record<EntryOf<'tensioner'>['state'], string> = {
   proven: 'felt to push',
 }
 
+const heldByWords = {
+  lock: 'a lock',
+  bar: 'a bar',
+  tie: 'a tie',
+  hand: 'a hand',
+  oneScrew: 'one of its two screws',
+} as const
+
 const camshaftWords: Record<EntryOf<'camshaft'>['is'], string> = {
   out: 'out of the engine',
   free: 'in and free',
@@ -53,7 +61,8 @@ export const workLines = {
     entry.change === 'in'
       ? itemSentence(entry, sheet)
       : `${itemWords[entry.item].takeOut}${entry.where ? `: ${entry.where}` : ''}`,
-  camshaft: ({ shaftId, is }, { nameOf }) => `${nameOf('shafts', shaftId)}: ${camshaftWords[is]}`,
+  camshaft: ({ shaftId, is, by }, { nameOf }) =>
+    `${nameOf('shafts', shaftId)}: ${camshaftWords[is]}${by ? `, by ${heldByWords[by]}` : ''}`,
   ranUntilNow: ({ says, role }) =>
     `It ran as it stands until it came in: ${{ yes: 'yes', no: 'no', notKnown: 'not known' }[says]}${role ? `, by the word of the ${role}` : ''}`,
   settled: ({ part }, told) => `Looked at the engine: ${settledSentence(part, told)}`,

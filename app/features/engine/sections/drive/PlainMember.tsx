@@ -10,10 +10,12 @@ import { MmField, WholeField } from '../../TrustedField'
 /** An idler, guide or tensioner that carries no shaft of the drive. With teeth its size is theirs. */
 export function PlainMember({ member }: { readonly member: Member }) {
   const { apply } = useSheetEditor()
+  // One whose radius was measured is a plain shoe or roller.
+  const isShoe = member.kind === 'tensioner' && member.radiusMm !== undefined && !member.teeth
   const floats = member.kind === 'tensioner' && !member.position
   return (
     <div className="one-cylinder wide-field">
-      {member.kind !== 'guide' && (
+      {member.kind !== 'guide' && !isShoe && (
         <WholeField
           limits={sheetLimits('members', 'teeth')}
           id={`teeth-${member.id}`}

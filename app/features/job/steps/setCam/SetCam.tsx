@@ -88,7 +88,7 @@ function SeenSet({
     for (const field of Object.values(fields)) field.ask()
     const off: SeenOff | undefined = meets ? { by: 'level' } : seen.off
     const deg = meets ? 0 : offDeg
-    if (!off || deg === undefined || (crank && !crank.crank)) return
+    if (!off || deg === undefined || (asksCrank && crank && !crank.crank)) return
     const typed = Object.entries(fields).map(([field, { text }]) => ({ field, text }))
     const set: NewEntry = {
       kind: 'camSet',
@@ -108,7 +108,11 @@ function SeenSet({
     <>
       {asksCrank && crank?.panel}
       {seen.panel}
-      <Button variant="filled" onClick={write} disabled={!meets && offDeg === undefined}>
+      <Button
+        variant="filled"
+        onClick={write}
+        disabled={(!meets && offDeg === undefined) || (asksCrank && crank !== undefined && !crank.crank)}
+      >
         {meets ? 'It meets' : 'Write it down: set so'}
       </Button>
       {mark && seen.byMark && (!seen.off || tellsToothBy(seen.off) === 'ifSharp') && (

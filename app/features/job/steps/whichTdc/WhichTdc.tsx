@@ -146,7 +146,9 @@ function LookRow({
         stepId: step.id,
       },
     ])
-  const question = look.evidence === 'companionRocking' ? `${look.question} (${companion})` : look.question
+  const hole = view.sheet.fuel === 'diesel' ? 'injector or glow-plug hole' : 'plug hole'
+  const question =
+    look.evidence === 'companionRocking' ? `${look.question} (${companion})` : look.question.replace('plug hole', hole)
   return (
     <fieldset className="look">
       <legend>{question}</legend>

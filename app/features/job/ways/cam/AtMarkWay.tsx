@@ -47,6 +47,8 @@ export function AtMarkWay({ step, shaft, phase }: CamWayProps) {
       {mark && seen.byMark && (!seen.off || tellsToothBy(seen.off) === 'ifSharp') && (
         <AskExact markId={mark.id} name={inSentence(mark.name)} onRim={false} exact={mark.exact} />
       )}
+      {!crank.crank && <p className="soft">Look at the crank, and say where it stands to its mark.</p>}
+      {crank.crank && !seen.off && <p className="soft">Then say where the camshaft stands.</p>}
       {read && <InTeethWords read={read} />}
       <WayFoot
         way={camWayWords.camAtMark}
