@@ -34,6 +34,7 @@ export async function startAtTdc(actor: Actor) {
   await actor.press('Start')
   await startTicks(actor.page)
   await actor.press('Go on')
+  await expect(actor.page.getByRole('heading', { name: 'Lash as found' })).toBeVisible()
   await actor.press('Pass this step over, with a reason')
   await actor.write('Why it is passed over', 'set last week')
   await actor.press('Pass it over')

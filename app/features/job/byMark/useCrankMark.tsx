@@ -31,6 +31,11 @@ export interface CrankSeen {
 
 const WHEEL = 'the degree wheel'
 
+const choicesOf = (marks: readonly CrankMark[], wheel: boolean) => [
+  ...marks.map(({ id, name, placeDeg }) => ({ value: id, label: `${name}, ${markPlaceWords(placeDeg)}` })),
+  ...(wheel ? [{ value: WHEEL, label: 'The degree wheel' }] : []),
+]
+
 /** Whether the crank is at a place of one turn by the ledger. */
 function standsAt({ rotation: { reference, totalDeg } }: Pick<Stand, 'rotation'>, placeDeg: number): boolean {
   return reference !== undefined && Math.abs(wrapToSigned180(reference.originDeg + totalDeg - placeDeg)) < 0.5
@@ -57,10 +62,7 @@ export function useCrankMark(key: string, meetsDeg?: number): CrankSeen | undefi
   if (!mark && !byWheel) return undefined
   const size = how.text === 'at' ? 0 : how.text === '' ? undefined : off.value
   const offDeg = size === undefined ? undefined : how.text === 'short' ? -size : size
-  const choices = [
-    ...marks.map(({ id, name, placeDeg }) => ({ value: id, label: `${name}, ${markPlaceWords(placeDeg)}` })),
-    ...(state.zero ? [{ value: WHEEL, label: 'The degree wheel' }] : []),
-  ]
+  const choices = choicesOf(marks, state.zero !== undefined)
   const touched = chosen.touched || how.touched || off.text !== '' || wheel.text !== ''
   const common = { besides: [chosen, how], mark, touched }
   const choice = choices.length > 1 && (
