@@ -55,7 +55,7 @@ function Instead({ mark }: { readonly mark: Mark }) {
   const [line] = lines
   return line ? (
     <>
-      Bring the {inSentence(line.name)} to {line.meets || 'its pointer'} and see the cam marks there; runs between cam
+      With the {inSentence(line.name)} at {line.meets || 'its pointer'} the cam marks tell the same; runs between cam
       marks are counted as before. Or paint a tooth and its link before it goes out of sight.
     </>
   ) : (
