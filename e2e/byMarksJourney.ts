@@ -162,7 +162,7 @@ export async function twinByCounts(actor: Actor) {
   await actor.press('Count the next run: inlet sprocket mark to crank sprocket mark')
   await actor.open('A mark of this run cannot be seen')
   await actor.press('The crank sprocket mark')
-  await expect(page.getByText(/Bring the crank line to its pointer and see the cam marks there/)).toBeVisible()
+  await expect(page.getByText(/With the crank line at its pointer the cam marks tell the same/)).toBeVisible()
   await actor.press(/^Go on/)
   await camAtItsMark(actor, { first: true })
   await actor.press(/^Go on/)

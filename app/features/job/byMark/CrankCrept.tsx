@@ -13,8 +13,8 @@ export function CrankCrept({ target }: { readonly target: TurnTarget }) {
   return (
     <div className="stack">
       <p className="warn">
-        The crank stands <strong>{`${deg} ${past > 0 ? 'past' : 'short of'} its place`}</strong>. Bring it back, or go
-        on: what is set and read here carries those {deg} with it.
+        The crank stands <strong>{`${deg} ${past > 0 ? 'past' : 'short of'} its place`}</strong>. Either it goes back
+        there first, or what is set and read here carries those {deg} with it.
       </p>
       <TurnTo target={target} />
     </div>
