@@ -2,6 +2,7 @@ import { Button } from '@mantine/core'
 import type { Step } from '@link-count/core/runSheet'
 import { fixed } from '@link-count/core/units'
 import { Fold } from '../../../ui/Fold'
+import { showNotice } from '../../../ui/notice'
 import { useBench } from '../JobContext'
 import type { TurnTarget } from '../turnPlan'
 import { creepEntries, pastPlace } from './creep'
@@ -17,7 +18,8 @@ export function CrankTry({ step, target }: { readonly step: Step; readonly targe
     for (const field of Object.values(crank.fields)) field.ask()
     if (!crank.crank) return
     const moved = creepEntries(view, crank.crank, step.id)
-    if (moved.length > 0) void say(moved, [...Object.values(crank.fields), ...crank.besides])
+    if (moved.length === 0) void showNotice({ words: 'The crank stands as the ledger has it: nothing to write' })
+    else void say(moved, [...Object.values(crank.fields), ...crank.besides])
   }
   return (
     <>

@@ -24,9 +24,14 @@ export function creepEntries(
   const moved = Math.abs(movedDeg) >= SEEN_DEG && Math.abs(movedDeg) <= MOST_DEG
   const wheel = crank.by === 'wheel' ? { wheelDeg: crank.wheelDeg } : {}
   const byMark = reference?.byMark?.markId
-  const isWritten = reference !== undefined && !moved && (crank.by === 'wheel' || byMark === crank.markId || !byMark)
+  // Seen further away than it can have crept, it is said all the same: the ledger then tells that its turns do not lead there.
+  const far = Math.abs(movedDeg) > MOST_DEG
+  const isWritten =
+    reference !== undefined && !moved && !far && (crank.by === 'wheel' || byMark === crank.markId || !byMark)
   return [
-    ...(moved ? [{ kind: 'turned' as const, deg: movedDeg, ended: 'short' as const, ...wheel, stepId }] : []),
+    ...(moved || (far && crank.by === 'wheel')
+      ? [{ kind: 'turned' as const, deg: moved ? movedDeg : 0, ended: 'short' as const, ...wheel, stepId }]
+      : []),
     ...(crank.by === 'mark' && !isWritten
       ? [
           {
