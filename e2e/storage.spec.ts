@@ -12,6 +12,7 @@ async function begin(page: Page) {
   const actor = new MouseHand(page)
   await beginEngine(actor, engine)
   await startSafely(actor)
+  await allWritten(page)
   return { actor, job: page.url() }
 }
 

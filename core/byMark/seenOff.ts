@@ -30,6 +30,11 @@ export const seenOff = field.eitherBy('by', [
     acrossMm: field.between('From there to where the bar rests, mm', 1, 2000),
   }),
   field.group({
+    by: field.exactly('gauge'),
+    deg: field.between('What a pin gauge on the camshaft reads, degrees of its own, + = late', -45, 45),
+    sureToDeg: field.between('Good to so many degrees either way', 0.01, 10),
+  }),
+  field.group({
     by: field.exactly('clock'),
     hours: field.between('Off by so many hours of a clock face, + = late', -6, 6),
     sureToHours: field.between('Sure to so many hours', 0.25, 3),
@@ -96,6 +101,8 @@ export function offPlace(
       return straight(seen.mm, seen.radiusMm, RULE_SIGMA_MM)
     case 'feeler':
       return straight(seen.mm, seen.acrossMm, BLADE_SIGMA_MM)
+    case 'gauge':
+      return { deg: seen.deg, sigmaDeg: seen.sureToDeg / 2 }
     case 'clock':
       return { deg: 30 * seen.hours, sigmaDeg: 15 * Math.max(LEAST_CLOCK_HOURS, seen.sureToHours) }
     case 'letters':
@@ -107,12 +114,13 @@ export function offPlace(
   }
 }
 
+const BY_OTHERS: readonly SeenOff['by'][] = ['gauge', 'letters', 'lobes', 'rocking', 'pushrods']
 /** Whether it is told by a mark of the camshaft, and so no better than that mark. */
-export const isByMark = ({ by }: SeenOff) => by !== 'letters' && by !== 'lobes' && by !== 'rocking' && by !== 'pushrods'
+export const isByMark = ({ by }: SeenOff) => !BY_OTHERS.includes(by)
 
-/** A clock face, lobes, letters and rocking are never witnesses of a tooth; the rest is as far as it is sharp enough. */
+/** A clock face, lobes, letters, rocking and pushrods are never witnesses of a tooth; the rest is as far as it is sharp enough. */
 export const tellsToothBy = (seen: SeenOff): 'never' | 'ifSharp' =>
-  seen.by === 'clock' || !isByMark(seen) ? 'never' : 'ifSharp'
+  seen.by === 'gauge' || (seen.by !== 'clock' && isByMark(seen)) ? 'ifSharp' : 'never'
 
 /** One tooth of the sprocket, pulley or gear that drives a shaft, degrees of its own; undefined where nobody counted them. */
 export function ownToothDeg(sheet: BuildSheet, shaftId: string): number | undefined {

@@ -58,7 +58,7 @@ export function expectedCount(
 ): ExpectedCount | 'wrapTooShort' | undefined {
   const book = sheet.counts.find(({ fromMarkId, toMarkId }) => fromMarkId === from.id && toMarkId === to.id)
   const geometry = solved?.drawn === 'toScale' ? geometricCount(sheet, solved, from, to) : undefined
-  if (geometry === undefined) return book && bookCount(book, solved)
+  if (geometry === undefined) return book && bookCount(book, partsOf(sheet).loop(solved?.loopId)?.pitches?.value)
   if (geometry === 'wrapTooShort') return geometry
   const markToMark = geometry.pitches - geometry.toTeeth + geometry.fromTeeth
   const value = book?.pitches.value
@@ -67,9 +67,9 @@ export function expectedCount(
     : geometry
 }
 
-const bookCount = (book: BookCount, solved: SolvedLoop | undefined): ExpectedCount => ({
+const bookCount = (book: BookCount, whole: number | undefined): ExpectedCount => ({
   pitches: book.pitches.value,
-  otherRunPitches: solved && solved.pitches - book.pitches.value,
+  otherRunPitches: whole === undefined ? undefined : whole - book.pitches.value,
   from: 'book',
   fromTeeth: 0,
   toTeeth: 0,

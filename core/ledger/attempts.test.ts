@@ -37,3 +37,19 @@ describe('tries at hanging a chain that wants 29', () => {
     expect(tries(counted(27), chain('off'), chain('on'), counted(29))).toHaveLength(1)
   })
 })
+
+test('a camshaft seen at its mark is a try as well, with what it read', () => {
+  const seen = (teeth: number): NewEntry => ({
+    kind: 'camAtMark',
+    shaftId: 'camshaft',
+    markId: ids.camMark,
+    phase: 'set',
+    crank: { by: 'mark', markId: ids.crankMark, offDeg: 0 },
+    off: { by: 'teeth', teeth },
+  })
+  const all = tries(chain('on'), seen(1), moved(1), seen(0))
+  expect(all).toHaveLength(2)
+  // One tooth of 38 at half speed is 720 / 38 of the crank.
+  expect(all[0]?.seen[0]?.latenessDeg).toBeCloseTo(720 / 38, 6)
+  expect(all[1]?.seen[0]?.latenessDeg).toBe(0)
+})

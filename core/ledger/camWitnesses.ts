@@ -12,7 +12,7 @@ import {
 import { scaleSigmaDeg } from '../degreeWheel'
 import type { BuildSheet } from '../model/buildSheet'
 import type { Entry, EntryOf, Phase } from '../model/entry'
-import { zeroOfEntry, type FrameZero, type Zeros } from './zeros'
+import { zeroOfEntry, type FrameZero, type Zeros, type ZerosByEntry } from './zeros'
 
 /** A reading of how a camshaft stands. */
 export type CamRead = EntryOf<CamWayKind>
@@ -34,7 +34,7 @@ export const thingOfRead = (read: CamReadDraft): string => `${read.kind} ${wayOf
 export const tellsToothOf = (read: CamReadDraft) => wayOf(read).tellsTooth?.(read)
 
 /** Lateness by one reading, on the setting of the degree wheel that it was written in; or why it says nothing. */
-export const latenessOfRead = (sheet: BuildSheet, zeros: Zeros, read: CamRead): ReadLateness =>
+export const latenessOfRead = (sheet: BuildSheet, zeros: ZerosByEntry, read: CamRead): ReadLateness =>
   latenessOn(sheet, zeroOfEntry(zeros, read.id), read)
 
 /** The same on a given setting of the wheel, for what is still being typed. */

@@ -1,7 +1,9 @@
 import type { BuildSheet } from '../model/buildSheet'
 import type { EntryOf } from '../model/entry'
+import { partsOf } from '../sheet'
 import { shaftOfRead } from './camWitnesses'
 import type { JobSoFar } from './jobSoFar'
+import { keep } from './kinds/kind'
 
 /* What work on the drive does to what was read and counted in a job: as found stays true, the rest is stale once what it spoke of was moved. */
 
@@ -25,6 +27,18 @@ export function forgetLaterReadings(
     phase !== 'found' && loopId === moved.loopId && (onWheel(fromMarkId) || onWheel(toMarkId))
   soFar.counts = soFar.counts.filter((count) => !stale(count))
   soFar.camReads = soFar.camReads.filter(({ phase }) => phase === 'found')
+  forgetPaint(soFar, sheet, moved)
+}
+
+/** A painted link stands for the tooth it lies on no longer than it lies there. */
+function forgetPaint(soFar: JobSoFar, sheet: BuildSheet, moved: EntryOf<'loop'> | EntryOf<'moved'>): void {
+  const path = partsOf(sheet).loop(moved.loopId)?.path ?? []
+  const liftsOff = (markId: string) => {
+    const on = partsOf(sheet).mark(markId)?.memberId
+    return moved.kind === 'moved' ? on === moved.memberId : path.some(({ memberId }) => memberId === on)
+  }
+  for (const [markId, said] of soFar.kept.markHidden ?? [])
+    if (said.is === 'painted' && liftsOff(markId)) keep<'markHidden'>(() => markId)(soFar, { ...said, is: 'hidden' })
 }
 
 /** Teeth counted between two gears since the strip are stale: of one mesh, or of all. */

@@ -56,6 +56,9 @@ export interface Zeros extends Pick<WheelFrames, 'frameOf' | 'retake'> {
   readonly dialReadToMm: number
 }
 
+/** Which zero goes with which line. */
+export type ZerosByEntry = Pick<Zeros, 'frames' | 'frameOf' | 'retake'>
+
 /** Every zero of a job, one for each setting of its degree wheel, from all that was read on it. Pure; entries live and in order. `leansOnWheel`: which of
  *  them hold a reading of the wheel. */
 export function zerosOf(live: readonly Entry[], sheet: BuildSheet, leansOnWheel: (entry: Entry) => boolean): Zeros {
@@ -91,7 +94,7 @@ export function zerosOf(live: readonly Entry[], sheet: BuildSheet, leansOnWheel:
 }
 
 /** The zero that a reading is taken against: that of its own setting of the wheel; undefined when it has to be taken again. */
-export function zeroOfEntry({ frames, frameOf, retake }: Zeros, entryId: string): FrameZero | undefined {
+export function zeroOfEntry({ frames, frameOf, retake }: ZerosByEntry, entryId: string): FrameZero | undefined {
   const frame = frameOf.get(entryId)
   return frame === undefined || retake.has(entryId) ? undefined : frames[frame]
 }

@@ -7,6 +7,7 @@ export type Topology =
   | 'gearThenChain'
   | 'twoChainsByIdlers'
   | 'beltWithPump'
+  | 'beltWithIntermediate'
   | 'twoBelts'
   | 'fourCamBelt'
   | 'gearsOnly'
@@ -172,6 +173,24 @@ const shapes: Readonly<Record<Topology, { readonly parts: Parts; readonly shaftO
       couplings: [],
     },
   },
+  beltWithIntermediate: {
+    shaftOf: oneCam,
+    parts: {
+      shafts: [
+        crank,
+        shaft('middle', 'Intermediate shaft', 'intermediate', 1, 2),
+        shaft('camshaft', 'Camshaft', 'cam', 1, 2),
+      ],
+      members: [
+        member('crank-pulley', 'Crank pulley', 'pulley', 'crank'),
+        member('tensioner', 'Tensioner', 'tensioner'),
+        member('cam-pulley', 'Cam pulley', 'pulley', 'camshaft'),
+        member('middle-pulley', 'Intermediate pulley', 'pulley', 'middle'),
+      ],
+      loops: [loop('belt', 'Belt', 'toothedBelt', 'crank-pulley', '-tensioner', 'cam-pulley', 'middle-pulley')],
+      couplings: [],
+    },
+  },
   twoBelts: {
     shaftOf: byBank,
     parts: {
@@ -268,19 +287,27 @@ export const valvesOfCycle = (cycleDeg: BuildSheet['cycleDeg']): readonly ('inle
 const forCycle = (one: Shaft, cycleDeg: BuildSheet['cycleDeg']): Shaft =>
   cycleDeg === 360 && one.ratio.den === 2 ? { ...one, ratio: { ...one.ratio, den: 1 } } : one
 
+/** Where there are no inlet valves, what would work them works the fuel pumps. */
+const nameForCycle = <T extends { readonly name: string }>(one: T, cycleDeg: BuildSheet['cycleDeg']): T =>
+  cycleDeg === 360 ? { ...one, name: one.name.replace(/Inlet/, 'Fuel').replace(/inlet/, 'fuel') } : one
+
 /** The parts of a shape, with a lobe set for each cylinder, and a mark for the reference pose on every toothed wheel of a loop. On a two-stroke the camshafts
  *  turn with the crank. */
 export function drivePartsOf(
   topology: Topology,
   { cylinders, cycleDeg }: Pick<BuildSheet, 'cylinders' | 'cycleDeg'>,
 ): Drive {
-  const { parts, shaftOf } = shapes[topology]
+  const { parts: plain, shaftOf } = shapes[topology]
+  const parts = {
+    ...plain,
+    shafts: plain.shafts.map((one) => nameForCycle(forCycle(one, cycleDeg), cycleDeg)),
+    members: plain.members.map((one) => nameForCycle(one, cycleDeg)),
+  }
   const onLoops = new Set(parts.loops.flatMap(({ path }) => path.map(({ memberId }) => memberId)))
   const toothed = parts.members.filter(({ shaftId }) => shaftId)
   const marked = toothed.filter(({ id, kind }) => onLoops.has(id) || kind === 'gear' || kind === 'hub')
   return {
     ...parts,
-    shafts: parts.shafts.map((one) => forCycle(one, cycleDeg)),
     cams: cylinders.flatMap((cylinder) =>
       valvesOfCycle(cycleDeg).map((valve) => ({
         id: `cam-${cylinder.name}-${valve}`.replace(/[^A-Za-z0-9_-]/g, '-'),

@@ -112,6 +112,7 @@ const seenAtMark = (sheet: BuildSheet, pick: Pick, shaftId: string): NewEntry =>
     { by: 'level' },
     { by: 'teeth', teeth: pick([0.25, 1, -1]) },
     { by: 'degrees', deg: 4 },
+    { by: 'gauge', deg: pick([0, 2]), sureToDeg: 0.05 },
     { by: 'clock', hours: pick([0, -0.5]), sureToHours: 0.5 },
     { by: 'lobes', point: pick(['asInBook', 'opposite']) },
   ]),

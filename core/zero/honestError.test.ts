@@ -58,7 +58,7 @@ const oneOf: Readonly<Record<string, OneReading>> = {
 const mixesOf = (n: number, from: readonly string[] = Object.keys(oneOf)): string[][] =>
   n === 0 ? [[]] : from.flatMap((name, i) => mixesOf(n - 1, from.slice(i)).map((rest) => [name, ...rest]))
 const mixes = [2, 3, 4, 5, 6].flatMap((n) => mixesOf(n))
-const share = Number(process.env['ZERO_MIXES'] ?? 6)
+const share = Number(process.env['ZERO_MIXES'] ?? 4)
 const step = Math.max(1, Math.floor(mixes.length / share))
 const MIX_TRIALS = 4000
 

@@ -13,7 +13,7 @@ import { readStored, type Raw } from './stored'
 /* The browser is killed while something is written, again and again on one profile. What the page had acknowledged must be there at the next start, and
  * nothing may be there by half. KILLS says how often, KILL_SEED which moments. */
 
-const KILLS = Number(process.env['KILLS'] ?? 20)
+const KILLS = Number(process.env['KILLS'] ?? 10)
 const SEED = Number(process.env['KILL_SEED'] ?? 1)
 const base = `http://localhost:${PORT}`
 const PNG = Buffer.from(

@@ -12,7 +12,8 @@ import { EngineGate } from '../../ui/EngineGate'
 import { PageHeader } from '../../ui/PageHeader'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { formatDate, itemSentence, meterWords, stepTitle, verdictTitle } from '../../ui/wording'
-import { CountRows, Half, MarksRow, SetRows, Timing, WearRows } from './cardRows'
+import { Half, MarksRow, SetRows, Timing, WearRows } from './cardRows'
+import { CountRows, TryRows } from './loopRows'
 import './card.css'
 
 /** The finished timing card: printed on one page, exported, and what the next job starts from. */
@@ -141,6 +142,7 @@ function TimingTable({ view }: { view: JobView }) {
           </tr>
         ))}
         <CountRows view={view} />
+        <TryRows view={view} />
         <SetRows view={view} />
         <WearRows view={view} />
       </tbody>

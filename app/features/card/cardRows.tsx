@@ -1,23 +1,11 @@
 import { crankMarkOf } from '@link-count/core/byMark'
 import { bandOf, readingsOfJob } from '@link-count/core/diagnose'
-import { countFromPitches, markSeat } from '@link-count/core/drive'
-import { verdictOfCount } from '@link-count/core/ledger'
 import { readMarks } from '@link-count/core/marks'
-import type { EntryOf } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 import { TimingFigure, ZeroFigure } from '../../ui/job'
-import {
-  atCrankMarkWords,
-  bandWords,
-  inSentence,
-  markShortWords,
-  nounsOf,
-  ruleWords,
-  schoolWords,
-  seenOffWords,
-} from '../../ui/wording'
+import { bandWords, inSentence, markShortWords, schoolWords, seenOffWords } from '../../ui/wording'
 
 export function Half({ view }: { view: JobView }) {
   const { sheet } = view
@@ -33,8 +21,7 @@ export function Half({ view }: { view: JobView }) {
   if (!zero)
     return mark && seen?.kind === 'stands' ? (
       <>
-        not proved; by the mark: {atCrankMarkWords(mark, seen.offDeg ?? 0)} ± {fixed(2 * mark.sigmaDeg, 1)}°,{' '}
-        {halfWords[half.known]}
+        not proved; by the {inSentence(mark.name)}, ± {fixed(2 * mark.sigmaDeg, 1)}°, {halfWords[half.known]}
       </>
     ) : (
       <>not found</>
@@ -83,83 +70,6 @@ export function Timing({ view, shaftId, phase }: { view: JobView; shaftId: strin
         'read'
       )}
       {timing.witnesses.some(({ kind }) => kind === 'camAtMark') && ', by the mark'}
-    </>
-  )
-}
-
-/** Every stretch that was counted, each with its own marks, run, rule and verdict. */
-export function CountRows({ view }: { view: JobView }) {
-  const { state, sheet } = view
-  const counted = new Map(state.counts.map((one) => [`${one.loopId} ${one.fromMarkId} ${one.toMarkId}`, one]))
-  const nameOf = (id: string) => inSentence(partsOf(sheet).mark(id)?.name) ?? id
-  const uncounted = sheet.loops.filter(({ id }) => !state.counts.some(({ loopId }) => loopId === id))
-  return (
-    <>
-      {[...counted].map(([key, { loopId, fromMarkId, toMarkId, run }]) => (
-        <tr key={key}>
-          <th scope="row">
-            {partsOf(sheet).loop(loopId)?.name ?? loopId}, {nameOf(fromMarkId)} to {nameOf(toMarkId)}, {run} run
-          </th>
-          {(['found', 'left'] as const).map((phase) => (
-            <td key={phase}>
-              <CountCell view={view} of={{ loopId, fromMarkId, toMarkId }} phase={phase} />
-            </td>
-          ))}
-        </tr>
-      ))}
-      {uncounted.map(({ id, name }) => (
-        <tr key={id}>
-          <th scope="row">{name}</th>
-          <td colSpan={2}>not counted</td>
-        </tr>
-      ))}
-    </>
-  )
-}
-
-function CountCell({
-  view,
-  of,
-  phase,
-}: {
-  view: JobView
-  of: Pick<EntryOf<'count'>, 'loopId' | 'fromMarkId' | 'toMarkId'>
-  phase: 'found' | 'left'
-}) {
-  const { state, sheet } = view
-  const counts = state.counts.filter(
-    (one) => one.loopId === of.loopId && one.fromMarkId === of.fromMarkId && one.toMarkId === of.toMarkId,
-  )
-  const left = counts.findLast((one) => one.phase === phase)
-  const entry = left ?? (phase === 'left' ? counts.findLast((one) => one.phase === 'set') : undefined)
-  const loop = partsOf(sheet).loop(of.loopId)
-  const [from, to] = [partsOf(sheet).mark(of.fromMarkId), partsOf(sheet).mark(of.toMarkId)]
-  if (!entry || !loop || !from || !to) return <>not counted</>
-  const verdict = verdictOfCount(sheet, entry, state.seats)
-  const { one, many } = nounsOf(loop).counted
-  const expected =
-    verdict &&
-    countFromPitches({
-      pitches: verdict.expectedPitches,
-      rule: entry.rule,
-      from: markSeat(from),
-      to: markSeat(to),
-    })
-  const teeth = Math.abs(verdict?.pitchesOut ?? 0)
-  return (
-    <>
-      <span className="reading">
-        {entry.counted}
-        {expected !== undefined && `, expected ${fixed(expected, 1)}`}
-      </span>{' '}
-      {entry.counted === 1 ? one : many}
-      {!left && ', as set'}
-      {verdict
-        ? verdict.pitchesOut === 0
-          ? `: right, ${formatLateness(verdict.leftoverDeg)} left over`
-          : `: ${teeth} ${teeth === 1 ? 'tooth' : 'teeth'} ${verdict.pitchesOut < 0 ? 'short' : 'over'}`
-        : ': nothing to judge it by'}
-      . <span className="soft">{ruleWords(entry.rule, one)}</span>
     </>
   )
 }

@@ -21,7 +21,7 @@ import './BenchMode.css'
 /** The one number or instruction needed now, readable from three metres; the screen is kept awake. */
 export function BenchMode({ step, onLeave }: { readonly step: Step; readonly onLeave: () => void }) {
   const { view, side } = useBench()
-  const chosen = useDraft(sectionDraftKey(view.job.id, step.id))
+  const chosen = useDraft(sectionDraftKey(view.job.id, step.id, view.state.live))
   const inHand = inHandOf(countablesOf(step, view), chosen.text)
   const count = useDraft(countDraftKey(view.job.id, step.id, inHand?.section.id ?? ''), '0')
   useWakeLock()

@@ -262,7 +262,9 @@ function useScreenActions(sheet: BuildSheet) {
 /** What the Face shows as counted: the live count of the section in hand, else its written one. */
 function useCountedOnFace(view: JobView, step: Step | undefined): (CountedOnFace & { live: boolean }) | undefined {
   const { job } = view
-  const chosen = useAppSelector((root) => (step ? root.drafts[sectionDraftKey(job.id, step.id)] : undefined))
+  const chosen = useAppSelector((root) =>
+    step ? root.drafts[sectionDraftKey(job.id, step.id, view.state.live)] : undefined,
+  )
   const inHand = step && inHandOf(countablesOf(step, view), chosen ?? '')
   const key = step && countDraftKey(job.id, step.id, inHand?.section.id ?? '')
   const live = useAppSelector((root) => (key ? root.drafts[key] : undefined))

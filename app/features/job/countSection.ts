@@ -1,6 +1,6 @@
 import { sectionsWithout, spokenOf, type Section, readDrive } from '@link-count/core/drive'
 import { hiddenMarks, withSeats } from '@link-count/core/ledger'
-import type { EntryOf, Loop, Phase } from '@link-count/core/model'
+import type { Entry, EntryOf, Loop, Phase } from '@link-count/core/model'
 import { stepKinds, type Step, type StepKindRecord } from '@link-count/core/runSheet'
 import type { JobView } from '../../domain/views'
 
@@ -51,7 +51,9 @@ export const inHandOf = (countables: readonly Countable[], chosen: string): Coun
   countables.find(({ section }) => !section.cannotTell) ??
   countables[0]
 
-export const sectionDraftKey = (jobId: string, stepId: string) => `${jobId}:${stepId}:section`
+/** Which section was chosen, each time that a loop lies anew: then counting begins with the first of them again. */
+export const sectionDraftKey = (jobId: string, stepId: string, live: readonly Entry[]) =>
+  `${jobId}:${stepId}:section:${live.filter(({ kind }) => kind === 'loop').length}`
 
 /** The wheel that a section's count speaks of. */
 export const spokenMember = ({ sheet }: Pick<JobView, 'sheet'>, { loop, section }: Countable) =>

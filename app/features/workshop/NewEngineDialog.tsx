@@ -19,6 +19,7 @@ const driveWords: Record<Topology | 'oneChain' | 'none', string> = {
   gearThenChain: 'a gear, then a chain',
   twoChainsByIdlers: 'idler gears, a chain to each bank',
   beltWithPump: 'one belt, camshaft and pump',
+  beltWithIntermediate: 'one belt, camshaft and intermediate shaft',
   twoBelts: 'a belt to each bank',
   fourCamBelt: 'one belt, four camshafts',
   gearsOnly: 'gears only',

@@ -1,8 +1,9 @@
-import { lastIn, turnedTightDeg } from '@link-count/core/ledger'
+import { lastIn, readLoop, turnedTightDeg } from '@link-count/core/ledger'
+import type { Loop } from '@link-count/core/model'
 import { PROOF_TURN_DEG } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import type { JobView } from '../../domain/views'
-import { lacksWords } from '../wording'
+import { inSentence, lacksWords } from '../wording'
 
 /** What the card has to say is not proved, in plain words; empty when all is. */
 export function unprovedOf({ state, sheet, steps }: Pick<JobView, 'state' | 'sheet' | 'steps'>): string[] {
@@ -30,6 +31,7 @@ export function unprovedOf({ state, sheet, steps }: Pick<JobView, 'state' | 'she
     else if (!left.proved) words.push(`${shaft.name}: one witness`)
   }
   for (const loop of sheet.loops) {
+    words.push(...countedOut(loop, { state, sheet }))
     if (turnedTightDeg(state, [loop.id]) < PROOF_TURN_DEG)
       words.push(`${loop.name}: not turned two full turns with everything tight`)
   }
@@ -50,4 +52,15 @@ export function unprovedOf({ state, sheet, steps }: Pick<JobView, 'state' | 'she
   if (all > 0 && taken < all && !passed)
     words.push(taken === 0 ? 'Lash as left was not taken' : `Lash as left: ${taken} of ${all} taken`)
   return words
+}
+
+/** Wheels of a loop that the counts leave teeth out. */
+function countedOut(loop: Loop, { state, sheet }: Pick<JobView, 'state' | 'sheet'>): string[] {
+  const counts = state.counts.filter(({ phase }) => phase !== 'found')
+  const { lateness } = readLoop(sheet, loop, counts, undefined, state.seats)
+  return lateness.flatMap(({ memberId, teethLate }) => {
+    const n = Math.abs(teethLate)
+    const where = `${n} ${n === 1 ? 'tooth' : 'teeth'} ${teethLate > 0 ? 'late' : 'early'}`
+    return n === 0 ? [] : [`${loop.name}: counted ${where} on the ${inSentence(partsOf(sheet).member(memberId)?.name)}`]
+  })
 }

@@ -6,6 +6,7 @@ import { fixed, formatDeg, formatMm } from '@link-count/core/units'
 /** How exact a mark is. */
 export function exactWords(exact: Exact): string {
   if (exact.how === 'degrees') return `good to ${fixed(exact.deg, 1)}° either way`
+  if (exact.how === 'pin') return 'a hole that its pin goes into'
   return exact.how === 'exact' ? 'a sharp line, where it belongs' : 'good to half a tooth'
 }
 
@@ -40,6 +41,8 @@ export function seenOffWords(off: SeenOff, nameOf: (cylinderId: string) => strin
       return `${formatMm(Math.abs(off.mm))} ${late(off.mm)} at ${formatMm(off.radiusMm)}`
     case 'feeler':
       return `a ${formatMm(Math.abs(off.mm))} blade ${late(off.mm)}, ${formatMm(off.acrossMm)} across`
+    case 'gauge':
+      return `${fixed(Math.abs(off.deg), 2).replace(/0$/, '')}° ${late(off.deg)} by the pin gauge, ± ${off.sureToDeg}°`
     case 'clock':
       return `${hoursWords(off.hours)} ${late(off.hours)} on a clock face`
     case 'letters':

@@ -6,8 +6,8 @@ import { whatIsKnown, type Known } from '.'
 
 /* The guard against the model, over random walks. Independently computed. `npm run long -- guard` walks further. */
 
-const WALKS = Number(process.env['GUARD_WALKS'] ?? 2000)
-const MERGES = Number(process.env['GUARD_MERGES'] ?? 400)
+const WALKS = Number(process.env['GUARD_WALKS'] ?? 1200)
+const MERGES = Number(process.env['GUARD_MERGES'] ?? 240)
 const SEED = Number(process.env['GUARD_SEED'] ?? 1)
 
 const verdictOf: Record<Known['is'], Guard['verdict']> = {

@@ -7,7 +7,10 @@ export const markHiddenShape = entryShape(
   'A mark that cannot be seen in this job: buried, behind a cover, worn away; or that can be seen again',
   {
     markId: field.id('The mark'),
-    is: field.oneOf('Hidden, or seen again', ['hidden', 'seen']),
+    is: field.oneOf(
+      'Hidden; hidden, with a painted link at its tooth that stands for it until the loop comes off there; or seen again',
+      ['hidden', 'painted', 'seen'],
+    ),
     why: field.words('What hides it'),
   },
 )

@@ -14,6 +14,12 @@ export const shaftSchema = z.strictObject({
     .describe(
       'Of a camshaft: the place of the crank at which it is set, degrees of the cycle, when that is not the timing position and no mark of it says so',
     ),
+  lobesAtPlace: field
+    .oneOf('Of a camshaft: where its lobes point when it is at its place, to the middle of the head or away from it', [
+      'inwards',
+      'outwards',
+    ])
+    .optional(),
 })
 
 /** What teeth of a belt look like; they must match the pulley's. */

@@ -5,7 +5,12 @@ import { nameSchema, sideSchema, trusted } from '../primitives'
 /** How far a mark can be trusted to stand where it says: that is asked once. */
 const exactSchema = z
   .discriminatedUnion('how', [
-    z.strictObject({ how: field.oneOf('Cut where it belongs; or somewhere within its tooth', ['exact', 'halfTooth']) }),
+    z.strictObject({
+      how: field.oneOf(
+        'Cut where it belongs, seen by eye; somewhere within its tooth; or a hole that a pin goes into, so that no eye is needed',
+        ['exact', 'halfTooth', 'pin'],
+      ),
+    }),
     z.strictObject({
       how: z.literal('degrees'),
       deg: z.number().min(0.1).max(45).describe('Sure to so many degrees of the shaft it is on, either way'),

@@ -56,7 +56,9 @@ export function Face({
   const startTurning = (place: Place) =>
     crank && turnFrom([place.x, place.y], { projection, centre: crank.centre, view, drawn })
   useHands(board, setLook, startTurning)
-  const links = scene.loops.map(({ loop, links: n }) => `${loop.name}, ${n} ${nounsOf(loop).links}`)
+  const links = scene.loops.map(({ loop, links: n }) =>
+    loop.pitches ? `${loop.name}, ${n} ${nounsOf(loop).links}` : `${loop.name}, its length not on the sheet`,
+  )
   return (
     <div ref={both} className="face">
       <canvas ref={canvas} style={{ width, height }} aria-hidden="true" />

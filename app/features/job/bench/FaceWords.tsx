@@ -130,7 +130,7 @@ function RunNames({
       {tight && (
         <text {...tight} className="tight">
           tight run{' '}
-          {!narrow && !several && (
+          {!narrow && !several && loop.solved.drawn === 'toScale' && (
             <tspan x={tight.x} dy="18" className="plain-words">
               {`${tightRun.pitches.toFixed(1)} pitches free`}
             </tspan>

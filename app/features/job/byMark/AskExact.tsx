@@ -39,15 +39,7 @@ export function AskExact({
         </button>
       </p>
     )
-  if (exact && !again)
-    return (
-      <p className="soft">
-        The {name}: {exactWords(exact)}.{' '}
-        <button type="button" className="link" onClick={() => setAgain(true)}>
-          Say otherwise
-        </button>
-      </p>
-    )
+  if (exact && !again) return <Said name={name} exact={exact} onOtherwise={() => setAgain(true)} />
   const keepDegrees = () => {
     deg.ask()
     if (deg.value !== undefined) void keep({ how: 'degrees', deg: deg.value })
@@ -64,6 +56,9 @@ export function AskExact({
             Good to half a tooth
           </Button>
         )}
+        <Button variant="quiet" onClick={() => void keep({ how: 'pin' })}>
+          A hole: its pin goes in
+        </Button>
         <Button variant="quiet" aria-expanded={degrees} onClick={() => setDegrees(true)}>
           To some degrees
         </Button>
@@ -90,3 +85,20 @@ const withExact = (sheet: BuildSheet, markId: string, exact: Exact): BuildSheet 
   marks: sheet.marks.map((mark) => (mark.id === markId ? { ...mark, exact } : mark)),
   rimMarks: sheet.rimMarks.map((mark) => (mark.id === markId ? { ...mark, exact } : mark)),
 })
+
+const Said = ({
+  name,
+  exact,
+  onOtherwise,
+}: {
+  readonly name: string
+  readonly exact: Exact
+  readonly onOtherwise: () => void
+}) => (
+  <p className="soft">
+    The {name}: {exactWords(exact)}.{' '}
+    <button type="button" className="link" onClick={onOtherwise}>
+      Say otherwise
+    </button>
+  </p>
+)

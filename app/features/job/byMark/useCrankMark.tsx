@@ -10,6 +10,7 @@ import {
   useWheelField,
   WheelInput,
   type DegreesField,
+  type Draft,
   type Taken,
   type WheelField,
 } from '../../../ui/fields'
@@ -36,9 +37,16 @@ const choicesOf = (marks: readonly CrankMark[], wheel: boolean) => [
   ...(wheel ? [{ value: WHEEL, label: 'The degree wheel' }] : []),
 ]
 
-/** Whether the crank is at a place of one turn by the ledger. */
-function standsAt({ rotation: { reference, totalDeg } }: Pick<Stand, 'rotation'>, placeDeg: number): boolean {
-  return reference !== undefined && Math.abs(wrapToSigned180(reference.originDeg + totalDeg - placeDeg)) < 0.5
+/** Further from its mark than this nobody tells by the mark, degrees. */
+const BESIDE_DEG = 15
+
+/** How the crank stands to a mark by the ledger: at it, or so far past it or short of it. */
+function standsBy({ rotation: { reference, totalDeg } }: Pick<Stand, 'rotation'>, placeDeg: number) {
+  const past = reference && wrapToSigned180(reference.originDeg + totalDeg - placeDeg)
+  if (past === undefined || Math.abs(past) > BESIDE_DEG) return { how: '', off: '' }
+  return Math.abs(past) < 0.5
+    ? { how: 'at', off: '' }
+    : { how: past > 0 ? 'past' : 'short', off: String(Number(Math.abs(past).toFixed(1))) }
 }
 
 /** Where the crank stands at this try: at a mark of its own, past it, short of it, or by the wheel once its zero is known. A crank creeps, so it is asked each
@@ -53,17 +61,22 @@ export function useCrankMark(key: string, meetsDeg?: number): CrankSeen | undefi
     .filter(({ id }) => !hidden.has(id))
     .sort((a, b) => away(a) - away(b) || Number(b.id === last) - Number(a.id === last))
   const chosen = useDraft(`${key}:crank-by`, marks[0]?.id ?? WHEEL)
-  const off = useDegreesField(`${key}:crank-off`, { ...entryLimits('camAtMark', 'crank', 'offDeg'), least: 0 })
   const wheel = useWheelField(`${key}:crank-wheel`, state.degreeWheel)
   const byWheel = chosen.text === WHEEL && state.zero !== undefined
   const mark = byWheel ? undefined : (marks.find(({ id }) => id === chosen.text) ?? marks[0])
-  // It is taken to be at its mark only where the ledger has it there; else somebody has to look and say so.
-  const how = useDraft(`${key}:crank-how`, mark && standsAt(state.stand, mark.placeDeg) ? 'at' : '')
+  // It begins with where the ledger has it; where that is not by this mark, somebody has to look and say so.
+  const known = mark ? standsBy(state.stand, mark.placeDeg) : { how: '', off: '' }
+  const how = useDraft(`${key}:crank-how`, known.how)
+  const off = useDegreesField(
+    `${key}:crank-off`,
+    { ...entryLimits('camAtMark', 'crank', 'offDeg'), least: 0 },
+    known.off,
+  )
   if (!mark && !byWheel) return undefined
   const size = how.text === 'at' ? 0 : how.text === '' ? undefined : off.value
   const offDeg = size === undefined ? undefined : how.text === 'short' ? -size : size
   const choices = choicesOf(marks, state.zero !== undefined)
-  const touched = chosen.touched || how.touched || off.text !== '' || wheel.text !== ''
+  const touched = chosen.touched || how.touched || off.text !== known.off || wheel.text !== ''
   const common = { besides: [chosen, how], mark, touched }
   const choice = choices.length > 1 && (
     <NativeSelect
@@ -97,27 +110,36 @@ export function useCrankMark(key: string, meetsDeg?: number): CrankSeen | undefi
     panel: (
       <div className="stack">
         {choice}
-        <SegmentedControl
-          fullWidth
-          aria-label={`The crank, by the ${inSentence(mark.name)}`}
-          value={how.text}
-          onChange={how.setText}
-          data={[
-            { value: 'at', label: 'Crank at its mark' },
-            { value: 'past', label: 'Past it' },
-            { value: 'short', label: 'Short of it' },
-          ]}
-        />
-        {how.text !== 'at' && how.text !== '' && (
-          <DegreesInput
-            field={off}
-            label={how.text === 'past' ? 'Crank degrees past it' : 'Crank degrees short of it'}
-            description="As the scale has it, or by eye."
-            placeholder="2"
-          />
-        )}
-        <AskExact markId={mark.id} name={inSentence(mark.name)} onRim={mark.on === 'rim'} exact={mark.exact} />
+        <ByItsMark mark={mark} how={how} off={off} />
       </div>
     ),
   }
+}
+
+/** At its mark, past it or short of it; and how exact that mark is. */
+function ByItsMark({ mark, how, off }: { readonly mark: CrankMark; readonly how: Draft; readonly off: DegreesField }) {
+  return (
+    <>
+      <SegmentedControl
+        fullWidth
+        aria-label={`The crank, by the ${inSentence(mark.name)}`}
+        value={how.text}
+        onChange={how.setText}
+        data={[
+          { value: 'at', label: 'Crank at its mark' },
+          { value: 'past', label: 'Past it' },
+          { value: 'short', label: 'Short of it' },
+        ]}
+      />
+      {how.text !== 'at' && how.text !== '' && (
+        <DegreesInput
+          field={off}
+          label={how.text === 'past' ? 'Crank degrees past it' : 'Crank degrees short of it'}
+          description="As the scale has it, or by eye."
+          placeholder="2"
+        />
+      )}
+      <AskExact markId={mark.id} name={inSentence(mark.name)} onRim={mark.on === 'rim'} exact={mark.exact} />
+    </>
+  )
 }

@@ -20,9 +20,13 @@ import { useBench } from '../JobContext'
 import { CamDial } from './CamDial'
 
 /** The kinds of thing that a camshaft is seen off its place by. */
-const kinds = { teeth: 'teeth', degrees: 'degrees', clock: 'clock', gap: 'gap, mm', lobes: 'lobes' } as const
+const kinds = { teeth: 'teeth', degrees: 'degrees', clock: 'clock', gap: 'gap, pin', lobes: 'lobes' } as const
 type Kind = keyof typeof kinds
-const gaps = { mm: 'A rule, at a radius', feeler: 'A blade under a bar, or in a slot' } as const
+const gaps = {
+  mm: 'A rule, at a radius',
+  feeler: 'A blade under a bar, or in a slot',
+  gauge: 'A pin gauge that reads degrees',
+} as const
 const looks = {
   lobes: 'Where the lobes point',
   letters: 'How the letters on it stand',
@@ -40,6 +44,8 @@ interface Drafts {
   readonly amount: DegreesField
   readonly mm: LengthField
   readonly radius: LengthField
+  readonly gauge: DegreesField
+  readonly sure: DegreesField
 }
 
 export interface Seen {
@@ -69,16 +75,18 @@ export function useSeenOff(key: string, shaft: Shaft, mark: Mark | undefined): S
     amount: useDegreesField(`${key}:amount:${kind.text}`, amountLimits[kind.text as Kind] ?? amountLimits.degrees),
     mm: useLengthField(`${key}:mm`, { least: 0, most: 200 }),
     radius: useLengthField(`${key}:radius`, { least: 1, most: 2000 }),
+    gauge: useDegreesField(`${key}:gauge`, { least: 0, most: 45 }),
+    sure: useDegreesField(`${key}:gauge-sure`, { least: 0.01, most: 10 }, '0.05'),
   }
   const isOff = level.text === 'off'
   const off: SeenOff | undefined = level.text === 'level' ? { by: 'level' } : isOff ? readOff(drafts) : undefined
-  const { amount, mm, radius, ...rest } = drafts
+  const { amount, mm, radius, gauge, sure, ...rest } = drafts
   return {
     off,
     isOff,
-    byMark: !isOff || kind.text !== 'lobes',
+    byMark: !isOff || (kind.text !== 'lobes' && !(kind.text === 'gap' && drafts.gap.text === 'gauge')),
     fields: isOff ? typedFields(drafts) : {},
-    besides: [level, ...Object.values(rest), amount, mm, radius],
+    besides: [level, ...Object.values(rest), amount, mm, radius, gauge, sure],
     panel: (
       <div className="stack seen-off">
         {isOff && mark && kind.text !== 'lobes' && kind.text !== 'gap' && (
@@ -96,7 +104,7 @@ export function useSeenOff(key: string, shaft: Shaft, mark: Mark | undefined): S
             ]}
           />
         )}
-        {isOff && <HowFar mark={mark} drafts={drafts} />}
+        {isOff && <HowFar shaft={shaft} mark={mark} drafts={drafts} />}
       </div>
     ),
   }
@@ -110,13 +118,25 @@ const amountLimits: Record<Kind, { readonly least: number; readonly most: number
   lobes: { least: 0, most: 30 },
 }
 
-function typedFields({ kind, look, amount, mm, radius }: Drafts): Seen['fields'] {
-  if (kind.text === 'gap') return { off: mm, radius }
+function typedFields({ kind, gap, look, amount, mm, radius, gauge, sure }: Drafts): Seen['fields'] {
+  if (kind.text === 'gap') return gap.text === 'gauge' ? { off: gauge, sure } : { off: mm, radius }
   if (kind.text !== 'lobes') return { off: amount }
   return look.text === 'pushrods' ? { off: mm } : {}
 }
 
-function readOff({ kind, way, gap, look, saw, cylinder, amount, mm, radius }: Drafts): SeenOff | undefined {
+function readOff({
+  kind,
+  way,
+  gap,
+  look,
+  saw,
+  cylinder,
+  amount,
+  mm,
+  radius,
+  gauge,
+  sure,
+}: Drafts): SeenOff | undefined {
   const late = way.text === 'late' ? 1 : -1
   const size = amount.value === undefined ? undefined : late * amount.value
   switch (kind.text as Kind) {
@@ -127,6 +147,10 @@ function readOff({ kind, way, gap, look, saw, cylinder, amount, mm, radius }: Dr
     case 'clock':
       return size === undefined ? undefined : { by: 'clock', hours: size, sureToHours: 0.5 }
     case 'gap':
+      if (gap.text === 'gauge')
+        return gauge.value === undefined || sure.value === undefined
+          ? undefined
+          : { by: 'gauge', deg: late * gauge.value + 0, sureToDeg: sure.value }
       if (!mm.value || !radius.value) return undefined
       return gap.text === 'feeler'
         ? { by: 'feeler', mm: late * mm.value.value, acrossMm: radius.value.value }
@@ -185,7 +209,15 @@ function Dial({ shaft, mark, drafts }: { readonly shaft: Shaft; readonly mark: M
 }
 
 /** The kind of thing that was seen, and how much of it. */
-function HowFar({ mark, drafts }: { readonly mark: Mark | undefined; readonly drafts: Drafts }) {
+function HowFar({
+  shaft,
+  mark,
+  drafts,
+}: {
+  readonly shaft: Shaft
+  readonly mark: Mark | undefined
+  readonly drafts: Drafts
+}) {
   const { kind, way, amount } = drafts
   const units = { teeth: 'Teeth, or part of one', degrees: 'Degrees of the camshaft', clock: 'Hours of a clock face' }
   return (
@@ -203,7 +235,7 @@ function HowFar({ mark, drafts }: { readonly mark: Mark | undefined; readonly dr
         <DegreesInput field={amount} label={units[kind.text as 'teeth']} placeholder="1/2" />
       )}
       {kind.text === 'gap' && <GapFields drafts={drafts} />}
-      {kind.text === 'lobes' && <LookFields drafts={drafts} />}
+      {kind.text === 'lobes' && <LookFields shaft={shaft} drafts={drafts} />}
       {kind.text !== 'lobes' && (
         <SegmentedControl
           fullWidth
@@ -220,7 +252,7 @@ function HowFar({ mark, drafts }: { readonly mark: Mark | undefined; readonly dr
   )
 }
 
-const GapFields = ({ drafts: { gap, mm, radius } }: { readonly drafts: Drafts }) => (
+const GapFields = ({ drafts: { gap, mm, radius, gauge, sure } }: { readonly drafts: Drafts }) => (
   <>
     <NativeSelect
       label="Measured by"
@@ -228,20 +260,49 @@ const GapFields = ({ drafts: { gap, mm, radius } }: { readonly drafts: Drafts })
       onChange={(event) => gap.setText(event.currentTarget.value)}
       data={Object.entries(gaps).map(([value, label]) => ({ value, label }))}
     />
-    <LengthInput
-      example="0.5 mm"
-      field={mm}
-      label={gap.text === 'feeler' ? 'The blade that goes in' : 'Off its place by'}
-    />
-    <LengthInput
-      example="80 mm"
-      field={radius}
-      label={gap.text === 'feeler' ? 'From there to where the bar rests' : 'From the middle of the camshaft'}
-    />
+    {gap.text === 'gauge' ? (
+      <>
+        <DegreesInput field={gauge} label="The gauge reads, degrees off" placeholder="0.4" />
+        <DegreesInput field={sure} label="Good to, degrees either way" placeholder="0.05" />
+      </>
+    ) : (
+      <>
+        <LengthInput
+          example="0.5 mm"
+          field={mm}
+          label={gap.text === 'feeler' ? 'The blade that goes in' : 'Off its place by'}
+        />
+        <LengthInput
+          example="80 mm"
+          field={radius}
+          label={gap.text === 'feeler' ? 'From there to where the bar rests' : 'From the middle of the camshaft'}
+        />
+      </>
+    )}
   </>
 )
 
-function LookFields({ drafts: { look, saw, cylinder, mm, way } }: { readonly drafts: Drafts }) {
+/** Where the lobes point, in the words that the sheet has for it. */
+function lobeChoices({ lobesAtPlace }: Shaft) {
+  if (!lobesAtPlace)
+    return [
+      { value: 'right', label: 'As the book has them' },
+      { value: 'wrong', label: 'The other way' },
+    ]
+  const isIn = lobesAtPlace === 'inwards'
+  return [
+    { value: isIn ? 'right' : 'wrong', label: 'Inwards' },
+    { value: isIn ? 'wrong' : 'right', label: 'Outwards' },
+  ]
+}
+
+function LookFields({
+  shaft,
+  drafts: { look, saw, cylinder, mm, way },
+}: {
+  readonly shaft: Shaft
+  readonly drafts: Drafts
+}) {
   const { sheet } = useBench().view
   const ofCylinder = look.text === 'rocking' || look.text === 'pushrods'
   return (
@@ -287,10 +348,7 @@ function LookFields({ drafts: { look, saw, cylinder, mm, way } }: { readonly dra
                   { value: 'right', label: 'Upright' },
                   { value: 'wrong', label: 'Upside down' },
                 ]
-              : [
-                  { value: 'right', label: 'As the book has them' },
-                  { value: 'wrong', label: 'The other way' },
-                ]
+              : lobeChoices(shaft)
           }
         />
       )}

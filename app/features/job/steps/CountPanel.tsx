@@ -24,7 +24,7 @@ export function CountPanel({ step }: { readonly step: Step }) {
   const { view, side, say } = useBench()
   const { state, job } = view
   const countables = countablesOf(step, view)
-  const chosen = useDraft(sectionDraftKey(job.id, step.id))
+  const chosen = useDraft(sectionDraftKey(job.id, step.id, state.live))
   const inHand = inHandOf(countables, chosen.text)
   const ruleDraft = useDraft(ruleDraftKey(job.id), lastRule(state.live))
   const count = useDraft(countDraftKey(job.id, step.id, inHand?.section.id ?? ''), '0')

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
-import { countFromPitches, markSeat, type CountVerdict, type Section, readDrive } from '@link-count/core/drive'
+import { countFromPitches, markSeat, type CountVerdict, type Section } from '@link-count/core/drive'
 import { verdictOfCount } from '@link-count/core/ledger'
-import type { BuildSheet, EntryOf } from '@link-count/core/model'
+import type { EntryOf } from '@link-count/core/model'
 import { fixed, formatDeg, formatLateness } from '@link-count/core/units'
 import { Figure } from '../../../ui/Figure'
 import { inSentence, nounsOf } from '../../../ui/wording'
@@ -85,7 +85,6 @@ function CountFigures({
   written: EntryOf<'count'>
   verdict: CountVerdict
 }) {
-  const { sheet } = useBench().view
   const out = verdict.pitchesOut
   return (
     <div className="count-result">
@@ -97,7 +96,7 @@ function CountFigures({
         <div>
           <dt>Expected</dt>
           <dd>
-            <Figure opened={openExpected(written, verdict, sheet, countable)} className="brass">
+            <Figure opened={openExpected(written, verdict, countable)} className="brass">
               {byRule(written, verdict, countable)}
             </Figure>
           </dd>
@@ -136,13 +135,7 @@ const suspicionWords = ({ suspicion }: CountVerdict) =>
     noEndCounted: 'It would be right if one end pin was left out.',
   }[suspicion]
 
-function openExpected(
-  written: EntryOf<'count'>,
-  verdict: CountVerdict,
-  sheet: BuildSheet,
-  { loop, section }: Countable,
-) {
-  const solved = readDrive(sheet).solved(loop)
+function openExpected(written: EntryOf<'count'>, verdict: CountVerdict, { loop, section }: Countable) {
   const { expected } = section
   const named = [expected?.fromTeeth ?? 0, expected?.toTeeth ?? 0].some((teeth) => teeth !== 0)
   return {
@@ -159,7 +152,7 @@ function openExpected(
         label: 'Along the other run',
         value: expected?.otherRunPitches === undefined ? 'not known' : fixed(expected.otherRunPitches, 2),
       },
-      { label: 'Whole loop', value: solved.ok ? `${solved.value.pitches} pitches` : 'not solved' },
+      { label: 'Whole loop', value: loop.pitches ? `${loop.pitches.value} pitches` : 'not on the sheet' },
       ...(named && expected
         ? [
             {

@@ -1,12 +1,12 @@
 import { Button } from '@mantine/core'
 import { useState } from 'react'
-import { moveOverDriver, movesOf, readDrive, type Section } from '@link-count/core/drive'
+import { isTurnedRound, moveOverDriver, movesOf, readDrive, type Section } from '@link-count/core/drive'
 import { readLoop } from '@link-count/core/ledger'
 import type { Loop, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness } from '@link-count/core/units'
-import { inSentence, sectionEndWords } from '../../../ui/wording'
+import { inSentence, nounsOf, sectionEndWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { moveWords } from '../moveWords'
 
@@ -26,6 +26,8 @@ export function LoopMoves({ loop, phase, step }: { loop: Loop; phase: Phase; ste
     const shaft = lateness.find((one) => one.memberId === memberId)?.shaft
     return shaft?.kind === 'cam' && !several ? 'The cam' : (shaft?.name ?? '')
   }
+  if (isTurnedRound(sections, found))
+    return <TurnItRound loop={loop} step={phase === 'found' || !loopOn ? undefined : step} />
   if (wrong.length === 0) {
     return (
       <p className="result">
@@ -77,6 +79,31 @@ export function LoopMoves({ loop, phase, step }: { loop: Loop; phase: Phase; ste
             {wrong.length > 1 ? `Moved it over the ${nameOf(memberId)}` : 'Moved it: count again'}
           </Button>
         ))}
+    </>
+  )
+}
+
+/** Its lines, or painted links, were read backwards: no move over a wheel puts that right. */
+function TurnItRound({ loop, step }: { readonly loop: Loop; readonly step: Step | undefined }) {
+  const { say } = useBench()
+  const noun = nounsOf(loop).loop
+  return (
+    <>
+      <div className="move" role="status">
+        <p>
+          <strong>Turn the {noun} round.</strong> These are its runs read the other way: its lines or painted links were
+          followed backwards. Take it off, put each camshaft back to its mark, lay it on with its arrow or writing the
+          way it runs, and count again.
+        </p>
+      </div>
+      {step && (
+        <Button
+          variant="filled"
+          onClick={() => void say({ kind: 'loop', loopId: loop.id, change: 'off', stepId: step.id })}
+        >
+          {loop.name} is off again
+        </Button>
+      )}
     </>
   )
 }

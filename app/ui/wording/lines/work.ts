@@ -88,7 +88,9 @@ export const workLines = {
   markHidden: ({ markId, is, why }, { nameOf }) =>
     is === 'seen'
       ? `${nameOf('marks', markId)} can be seen again`
-      : `${nameOf('marks', markId)} cannot be seen${why ? `: ${why}` : ''}`,
+      : is === 'painted'
+        ? `${nameOf('marks', markId)} cannot be seen: a painted link lies on its tooth`
+        : `${nameOf('marks', markId)} cannot be seen${why ? `: ${why}` : ''}`,
   meshCount: ({ couplingId, teeth }, { nameOf, sheet }) => {
     const gears = gearsOf(sheet, { id: couplingId })
     const last = teeth > 0 ? gears?.driven : gears?.driver

@@ -17,6 +17,9 @@ import { knownShape, toothShapes } from './toothShapes'
 export function LoopSection({ loop }: { readonly loop: Loop }) {
   const { sheet, apply } = useSheetEditor()
   const solved = readDrive(sheet).solved(loop)
+  // Of a drive that is not to scale the length is not known until it is on the sheet.
+  const pitches =
+    loop.pitches?.value ?? (solved.ok && solved.value.drawn === 'toScale' ? solved.value.pitches : undefined)
   const sections = readDrive(sheet).sections(loop)
   const nouns = nounsOf(loop)
   return (
@@ -70,8 +73,8 @@ export function LoopSection({ loop }: { readonly loop: Loop }) {
           label={`From ${inSentence(section.from.name)} to ${inSentence(section.to.name)}${section.run === 'slack' ? ', slack' : ''}`}
         />
       ))}
-      <PaintedLinks loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
-      <LinkMap loop={loop} sections={sections} pitches={solved.ok ? solved.value.pitches : undefined} />
+      <PaintedLinks loop={loop} sections={sections} pitches={pitches} />
+      <LinkMap loop={loop} sections={sections} pitches={pitches} />
       <button type="button" className="link wide-field" onClick={() => apply(removeLoop(loop.id))}>
         Take the {inSentence(loop.name)} off the sheet, with its {nounsOf(loop).wheels}
       </button>

@@ -39,12 +39,26 @@ export function ShaftFields({ shaft }: { readonly shaft: Shaft }) {
       )}
       {!isCrank && <Ratio shaft={shaft} />}
       {shaft.kind === 'cam' && (
-        <OwnPlace
-          id={shaft.id}
-          name={name}
-          value={shaft.meetsAtDeg}
-          change={(value) => patchShaft(shaft.id, (one) => withValue(one, 'meetsAtDeg', value))}
-        />
+        <>
+          <OwnPlace
+            id={shaft.id}
+            name={name}
+            value={shaft.meetsAtDeg}
+            change={(value) => patchShaft(shaft.id, (one) => withValue(one, 'meetsAtDeg', value))}
+          />
+          <Choice
+            label={`At its place the lobes of the ${name} point`}
+            value={shaft.lobesAtPlace ?? ''}
+            options={[
+              { value: '', label: 'not written down' },
+              { value: 'inwards', label: 'inwards, to the middle of the head' },
+              { value: 'outwards', label: 'outwards' },
+            ]}
+            onChoose={(at) =>
+              apply(patchShaft(shaft.id, (one) => withValue(one, 'lobesAtPlace', at === '' ? undefined : at)))
+            }
+          />
+        </>
       )}
       {!isCrank && <Place shaft={shaft} />}
       <div className="row wide-field">

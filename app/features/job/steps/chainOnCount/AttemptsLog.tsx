@@ -1,6 +1,7 @@
 import { attemptsAt, readLoop, type Attempt } from '@link-count/core/ledger'
 import type { Loop } from '@link-count/core/model'
-import { fixed } from '@link-count/core/units'
+import { partsOf } from '@link-count/core/sheet'
+import { fixed, formatLateness } from '@link-count/core/units'
 import { inSentence, sectionEndWords } from '../../../../ui/wording'
 import { moveWords } from '../../moveWords'
 import { useBench } from '../../JobContext'
@@ -10,7 +11,7 @@ import './AttemptsLog.css'
 export function AttemptsLog({ loop }: { readonly loop: Loop }) {
   const { view, side } = useBench()
   const { sheet, state } = view
-  const attempts = attemptsAt(sheet, loop, state.live, state.seats)
+  const attempts = attemptsAt(sheet, loop, state.live, state)
   if (attempts.length < 2) return null
   const { sections } = readLoop(sheet, loop, state.counts, undefined, state.seats)
   const fromOf = (sectionId: string) => {
@@ -41,17 +42,19 @@ export function AttemptsLog({ loop }: { readonly loop: Loop }) {
 }
 
 function Read({ attempt, fromOf }: { attempt: Attempt; fromOf: (sectionId: string) => string }) {
-  if (attempt.found.length === 0) return <span className="soft">Not counted yet.</span>
+  const { sheet } = useBench().view
+  const seen = attempt.seen.map(
+    ({ shaftId, latenessDeg }) => `${inSentence(partsOf(sheet).shaft(shaftId)?.name)} ${formatLateness(latenessDeg)}`,
+  )
+  if (attempt.found.length + seen.length === 0) return <span className="soft">Not read yet.</span>
+  const counted = attempt.found.map(
+    ({ sectionId, foundPitches, expectedPitches }) =>
+      `${fixed(foundPitches, 1)}${expectedPitches === undefined ? '' : ` of ${fixed(expectedPitches, 1)}`} from ${fromOf(sectionId)}`,
+  )
   return (
     <span className="soft">
-      Read{' '}
-      {attempt.found
-        .map(
-          ({ sectionId, foundPitches, expectedPitches }) =>
-            `${fixed(foundPitches, 1)}${expectedPitches === undefined ? '' : ` of ${fixed(expectedPitches, 1)}`} from ${fromOf(sectionId)}`,
-        )
-        .join(', ')}
-      {attempt.next.length === 0 ? ': right.' : '.'}
+      {counted.length > 0 && `Counted ${counted.join(', ')}${attempt.next.length === 0 ? ': right. ' : '. '}`}
+      {seen.length > 0 && `Seen: ${seen.join(', ')}.`}
     </span>
   )
 }

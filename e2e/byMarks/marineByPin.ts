@@ -1,0 +1,47 @@
+import { expect } from '@playwright/test'
+import type { Actor } from '../actor'
+import { addLine, figures, goOn, newEngine, sign, startAtTdc } from './steps'
+
+/** A pin gauge on a camshaft, the crank pinned at its own mark. */
+async function readByGauge(actor: Actor, deg: string) {
+  await actor.pick(/^Where the .*mark stands/, 'Off')
+  await actor.pick('Off it by', 'gap, pin')
+  await actor.choose('Measured by', 'A pin gauge that reads degrees')
+  await actor.write('The gauge reads, degrees off', deg)
+  await actor.press(/^Write it down: cam/)
+}
+
+/** A two-stroke with two camshafts at crank speed, read by a pin gauge against its limit of 2°: just under, just over, and on it. */
+export async function marineByPin(actor: Actor) {
+  const { page } = actor
+  await newEngine(
+    actor,
+    'Coaster',
+    [
+      ['How many', '6'],
+      ['Camshafts are driven by', 'two chains over an intermediate shaft'],
+    ],
+    { twoStroke: true },
+  )
+  await figures(actor, [
+    ['Teeth, crank sprocket', '36'],
+    ['Teeth, large intermediate sprocket', '36'],
+    ['Teeth, small intermediate sprocket', '30'],
+    ['Teeth, exhaust sprocket', '30'],
+    ['Teeth, fuel sprocket', '30'],
+  ])
+  await actor.choose('A late cam is judged by', 'large marine, chain')
+  await startAtTdc(actor)
+  await actor.open('No degree wheel: work by a mark')
+  await addLine(actor, 'Flywheel hole')
+  await actor.choose('The crank is seen by', /Flywheel hole/)
+  await actor.press('A hole: its pin goes in')
+  await actor.pick(/^The crank, by the/, 'Crank at its mark')
+  await actor.press('It stands there, by the mark')
+  await goOn(actor)
+  await readByGauge(actor, '1.9')
+  await expect(page.getByText('x y z')).toBeVisible()
+  await goOn(actor)
+  await readByGauge(actor, '2.1')
+  await sign(actor)
+}
