@@ -21,7 +21,7 @@ export interface CrankMark {
 }
 
 /** Every mark that says where the crank stands: those of its sprockets that meet for the timing, and those of its rims that claim a TDC or the timing
- *  position. A rim mark whose claim is not known is taken as standing at what it claims to be; one that a job found out of place is read where it was
+ *  position. A rim mark stands so far about the TDC of its cylinder as it claims; one without a claim at what it is cut for; one that a job found out of place is read where it was
  *  found. Spark, assembly and casting marks say nothing. */
 export function crankMarksOf(sheet: BuildSheet): CrankMark[] {
   const parts = partsOf(sheet)
@@ -34,11 +34,11 @@ export function crankMarksOf(sheet: BuildSheet): CrankMark[] {
   })
   const onRims = sheet.rimMarks.flatMap((mark): CrankMark[] => {
     if (mark.cutFor !== 'tdc' && mark.cutFor !== 'pose') return []
-    const fromDeg = mark.cutFor === 'pose' ? sheet.referencePose.crankDeg.value : tdcOnOneTurn(sheet, mark.cylinderId)
-    if (fromDeg === undefined) return []
     const { id, name, where, exact, claimDeg, errorDeg } = mark
-    const claim = mark.cutFor === 'pose' ? 0 : (claimDeg?.value ?? 0)
-    const placeDeg = wrapTo360(fromDeg + claim + (errorDeg?.value ?? 0))
+    const isPose = mark.cutFor === 'pose' && claimDeg === undefined
+    const fromDeg = isPose ? sheet.referencePose.crankDeg.value : tdcOnOneTurn(sheet, mark.cylinderId)
+    if (fromDeg === undefined) return []
+    const placeDeg = wrapTo360(fromDeg + (claimDeg?.value ?? 0) + (errorDeg?.value ?? 0))
     // Found out of place by a proved zero, it is known where it stands.
     const sigmaDeg = markSigmaDeg(errorDeg ? { how: 'exact' } : exact, undefined)
     return [{ id, name, meets: where, on: 'rim', placeDeg, sigmaDeg, exact }]

@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test'
 import type { Actor } from '../actor'
-import { addLine, figures, goOn, newEngine, sign, startAtTdc } from './steps'
+import { addLine, figures, goOn, newEngine, passOver, releaseAndTurn, setCam, sign, startAtTdc } from './steps'
 
 /** A pin gauge on a camshaft, the crank pinned at its own mark. */
 async function readByGauge(actor: Actor, deg: string) {
@@ -40,8 +40,36 @@ export async function marineByPin(actor: Actor) {
   await actor.press('It stands there, by the mark')
   await goOn(actor)
   await readByGauge(actor, '1.9')
-  await expect(page.getByText('x y z')).toBeVisible()
+  await expect(page.getByText(/1\.9° late ± 0\.1°: trim at the fuel pumps/)).toBeVisible()
   await goOn(actor)
   await readByGauge(actor, '2.1')
-  await sign(actor)
+  await expect(page.getByText(/2\.1° late ± 0\.1°: re-set the camshaft/)).toBeVisible()
+  await goOn(actor)
+  await passOver(actor, 'the lower chain stays on')
+  await actor.press('Tensioner held back, its pin in')
+  await actor.press('Upper chain is off')
+  await goOn(actor)
+  await setCam(actor)
+  await setCam(actor)
+  await passOver(actor, 'the lower chain stayed on')
+  await actor.press('Upper chain is on')
+  for (const camshaft of ['exhaust', 'fuel']) {
+    await actor.open(`Or see the ${camshaft} camshaft at its mark`)
+    await readByGauge(actor, camshaft === 'fuel' ? '0.3' : '2')
+    await expect(
+      page
+        .getByText(/On its tooth/)
+        .filter({ visible: true })
+        .first(),
+    ).toBeVisible()
+    await page.locator('summary', { hasText: `Or see the ${camshaft} camshaft` }).click()
+  }
+  await goOn(actor)
+  await releaseAndTurn(actor, 'Upper tensioner')
+  await readByGauge(actor, '2')
+  await expect(
+    page.getByText(/2\.0° late ± 0\.1°: trim at the fuel pumps, on the limit of 2°: read again/),
+  ).toBeVisible()
+  const card = await sign(actor)
+  await expect(card).toContainText('Fuel camshaft, wearre-set the camshaft')
 }

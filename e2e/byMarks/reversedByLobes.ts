@@ -14,15 +14,20 @@ export async function reversedByLobes(actor: Actor) {
     ['Teeth, inlet sprocket', '38'],
   ])
   for (const name of ['exhaust', 'inlet'])
-    await actor.choose(`At its place the lobes of the ${name} camshaft point`, 'inwards')
+    await actor.choose(`At its place the lobes of the ${name} camshaft point`, /inwards/)
   await startAtTdc(actor)
   await crankByItsMark(actor)
-  for (const name of ['exhaust', 'inlet']) {
+  for (let i = 0; i < 2; i++) {
     await actor.pick(/^Where the .*mark stands/, 'Off')
     await actor.pick('Off it by', 'lobes')
     await actor.pick('The lobes', 'Inwards')
     await actor.press(/^Write it down: cam/)
-    await expect(page.getByText(name).first()).toBeVisible()
+    await expect(
+      page
+        .getByText(/cannot tell a tooth/)
+        .filter({ visible: true })
+        .first(),
+    ).toBeVisible()
     await goOn(actor)
   }
   await actor.press('Tensioner held back, its pin in')

@@ -43,15 +43,22 @@ export async function goToStep(actor: Actor, name: RegExp) {
   await actor.press(name)
 }
 
+export async function passOver(actor: Actor, why: string) {
+  const heading = actor.page.locator('.step-panel h2').filter({ visible: true }).first()
+  const left = await heading.innerText()
+  await actor.press('Pass this step over, with a reason')
+  await actor.write('Why it is passed over', why)
+  await actor.press('Pass it over')
+  await expect(heading).not.toHaveText(left)
+}
+
 export async function startAtTdc(actor: Actor) {
   await actor.press('Start a job')
   await actor.press('Start')
   await startTicks(actor.page)
   await goOn(actor)
   await expect(actor.page.getByRole('heading', { name: 'Lash as found' })).toBeVisible()
-  await actor.press('Pass this step over, with a reason')
-  await actor.write('Why it is passed over', 'set last week')
-  await actor.press('Pass it over')
+  await passOver(actor, 'set last week')
   await expect(actor.page.getByRole('heading', { name: 'True TDC' })).toBeVisible()
 }
 
@@ -91,8 +98,8 @@ export async function countRun(actor: Actor, n: number) {
   await actor.press(new RegExp(`mark: ${n}$`))
 }
 
-export async function releaseAndTurn(actor: Actor) {
-  await actor.press('Tensioner is fitted, seated, held back')
+export async function releaseAndTurn(actor: Actor, tensioner = 'Tensioner') {
+  await actor.press(`${tensioner} is fitted, seated, held back`)
   await actor.press(/^Pin is out/)
   await actor.press(/^Pushed the run/)
   await goOn(actor)
@@ -111,22 +118,24 @@ export async function sign(actor: Actor) {
   return card
 }
 
-/** A line on the rim of the crank, cut for the TDC of a cylinder. */
-export async function addLine(actor: Actor, name: string, cylinder?: string) {
+/** A line on the rim of the crank, cut for the TDC of a cylinder, or for a place that it claims. */
+export async function addLine(actor: Actor, name: string, { cylinder = '', claims = '' } = {}) {
   await actor.press(/^(Another mark of the crank|Add the line that is there)$/)
   await actor.write('The mark', name)
+  if (claims) await actor.choose('Cut for', 'the timing position')
   if (cylinder) await actor.choose('Of cylinder', cylinder)
+  if (claims) await actor.write('It claims to stand', claims)
   await actor.press('Keep the mark')
 }
 
 export const sharp = (actor: Actor) => actor.press('A sharp line, where it belongs')
 
 /** Turned on from one cylinder's place to the other's, by the degrees that the plan says. */
-export async function turnOn(actor: Actor, line: string) {
+export async function turnOn(actor: Actor, line: string, { lookAt = true } = {}) {
   const { page } = actor
   await expect(page.locator('.instruction').filter({ visible: true }).first()).toContainText('Turn')
   await actor.press('I have turned it')
   await page.getByRole('dialog').getByRole('button', { name: 'Write it down' }).click()
   await expect(page.getByRole('dialog')).toBeHidden()
-  await actor.press(`The ${line} is at its pointer`)
+  if (lookAt) await actor.press(`The ${line} is at its pointer`)
 }

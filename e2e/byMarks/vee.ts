@@ -55,7 +55,7 @@ export async function veeByMarks(actor: Actor) {
   await actor.open('No degree wheel: work by a mark')
   await addLine(actor, 'Line 1')
   await sharp(actor)
-  await addLine(actor, 'Line 2', '2')
+  await addLine(actor, 'Line 2', { cylinder: '2' })
   await standsAtItsMark(actor)
   await goOn(actor)
   await actor.press('Air pushed past')

@@ -18,18 +18,20 @@ export function Half({ view }: { view: JobView }) {
     unknown: 'half of the cycle not known',
     conflict: 'half of the cycle in conflict',
   }
+  // A two-stroke has no half of its cycle to tell.
+  const halfOf = sheet.cycleDeg === 720 ? `, ${halfWords[half.known]}` : ''
   if (!zero)
     return mark && seen?.kind === 'stands' ? (
       <>
-        not proved; by the {inSentence(mark.name)}, ± {fixed(2 * mark.sigmaDeg, 1)}°, {halfWords[half.known]}
+        not proved; by the {inSentence(mark.name)}, ± {fixed(2 * mark.sigmaDeg, 1)}°{halfOf}
       </>
     ) : (
       <>not found</>
     )
   return (
     <>
-      <ZeroFigure view={view} /> {zero.proved ? <span className="proved">proved</span> : 'read'},{' '}
-      {halfWords[half.known]}
+      <ZeroFigure view={view} /> {zero.proved ? <span className="proved">proved</span> : 'read'}
+      {halfOf}
     </>
   )
 }
