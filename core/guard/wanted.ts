@@ -1,14 +1,15 @@
 import { crankMarksOf, markSigmaDeg } from '../byMark'
 import { markOfShaft } from '../cams'
-import { markPoseDeg, readDrive, sectionsWithout, type Section } from '../drive'
+import { markPoseDeg, readDrive, readMeshCount, sectionsWithout, type Section } from '../drive'
 import { provedShafts, readLoop, toothOf, alike, type Stand } from '../ledger'
 import type { BuildSheet, Loop } from '../model/buildSheet'
 import { partsOf } from '../sheet'
 import { ratioValue, wrapToSigned180 } from '../units'
 
-/** Something that would show that a camshaft is on its tooth: a count, its mark at its place with the crank at its own, or a reading of the camshaft itself. */
+/** Something that would show that a camshaft is on its tooth: a count, teeth between the marks of two gears, its mark at its place with the crank at its own, or a reading of the camshaft itself. */
 export type Wanted =
   | { readonly by: 'count'; readonly fromMarkId: string; readonly toMarkId: string }
+  | { readonly by: 'mesh'; readonly couplingId: string }
   | { readonly by: 'mark'; readonly markId: string; readonly crankMarkId: string }
   | { readonly by: 'read'; readonly shaftId: string }
 
@@ -26,9 +27,11 @@ export function wantedFor(
     .find((id) => !proved.has(id))
   if (shaftId === undefined) return []
   const loop = partsOf(sheet).loop(linkId)
-  const found = [loop && countWanted(sheet, stand, loop, shaftId, hidden), markWanted(sheet, shaftId, hidden)].flatMap(
-    (one) => one ?? [],
-  )
+  const found = [
+    loop && countWanted(sheet, stand, loop, shaftId, hidden),
+    meshWanted(sheet, linkId, hidden),
+    markWanted(sheet, shaftId, hidden),
+  ].flatMap((one) => one ?? [])
   return found.length > 0 ? found : [{ by: 'read', shaftId }]
 }
 
@@ -87,6 +90,18 @@ function wayBetween(
     )
   }
   return undefined
+}
+
+/** Teeth between the marks of two gears, where both have one that can be seen and such a count proves the mesh. */
+function meshWanted(sheet: BuildSheet, couplingId: string, hidden: ReadonlySet<string>): Wanted | undefined {
+  const coupling = partsOf(sheet).coupling(couplingId)
+  const marked = (id: string) => sheet.marks.some(({ memberId, id: markId }) => memberId === id && !hidden.has(markId))
+  return coupling?.kind === 'gearMesh' &&
+    marked(coupling.fromId) &&
+    marked(coupling.toId) &&
+    readMeshCount(sheet, coupling, 0)?.provesMesh
+    ? { by: 'mesh', couplingId }
+    : undefined
 }
 
 /** Its mark with the crank at one of its own, where both can be seen and are fine enough, or nobody was asked. */

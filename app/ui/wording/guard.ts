@@ -90,6 +90,7 @@ function wantedWords(wanted: readonly Wanted[] | undefined, sheet: BuildSheet): 
       const asked = [one.markId, one.crankMarkId].every((id) => marks.find((mark) => mark.id === id)?.exact)
       return `see the ${name(one.markId)} level, the crank at its own mark${asked ? '' : ', and say how exact they are'}`
     }
+    if (one.by === 'mesh') return 'count the teeth between the marks of the two gears'
     return `read the ${lower(partsOf(sheet).shaft(one.shaftId)?.name ?? 'camshaft')} by its valves or lobes`
   })
   return upper(words.join(', or '))
