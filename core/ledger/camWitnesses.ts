@@ -33,9 +33,12 @@ export const thingOfRead = (read: CamReadDraft): string => `${read.kind} ${wayOf
 /** Whether a reading can tell a tooth: see `CamWay`. */
 export const tellsToothOf = (read: CamReadDraft) => wayOf(read).tellsTooth?.(read)
 
-/** Lateness by one reading, on the setting of the degree wheel that it was written in; or why it says nothing. */
+/** Lateness by one reading, on the setting of the degree wheel that it was written in; or why it says nothing. What was read with the reversing gear astern is
+ *  not lateness by the sheet's figures, which are those of ahead. */
 export const latenessOfRead = (sheet: BuildSheet, zeros: ZerosByEntry, read: CamRead): ReadLateness =>
-  latenessOn(sheet, zeroOfEntry(zeros, read.id), read)
+  isAstern(read) ? 'astern' : latenessOn(sheet, zeroOfEntry(zeros, read.id), read)
+
+export const isAstern = ({ conditions }: Pick<Entry, 'conditions'>) => conditions.includes('gearAstern')
 
 /** The same on a given setting of the wheel, for what is still being typed. */
 export const latenessOn = (sheet: BuildSheet, frame: FrameZero | undefined, read: CamReadDraft): ReadLateness =>

@@ -48,6 +48,21 @@ describe('a camshaft by the counts of every loop on its way', () => {
   })
 })
 
+test('read with the reversing gear astern it is kept, and no lateness; ahead it is, as if nothing were said', () => {
+  const gauge = (...conditions: ('gearAhead' | 'gearAstern')[]): NewEntry => ({
+    kind: 'camGauge',
+    shaftId: 'inlet-cam',
+    phase: 'found',
+    offMm: 1,
+    radiusMm: 30,
+    what: 'pin',
+    conditions,
+  })
+  expect(timingOf('inlet-cam', staged, gauge('gearAstern'))).toBeUndefined()
+  expect(timingOf('inlet-cam', staged, gauge('gearAhead'))?.latenessDeg).toBeCloseTo(3.82, 2)
+  expect(stateAfter([gauge('gearAstern')], staged).camReads).toHaveLength(1)
+})
+
 describe('one count against the sheet', () => {
   const verdict = (newEntry: NewEntry) => (newEntry.kind === 'count' ? verdictOfCount(staged, newEntry) : undefined)
   test('over is late, short is early, at what the tooth is worth there', () => {

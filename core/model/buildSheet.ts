@@ -27,6 +27,11 @@ export const buildSheetSchema = z.strictObject({
   fuel: field.oneOf('What it burns', ['petrol', 'paraffin', 'diesel', 'gas']),
   starting: field.oneOf('What starts it', ['battery', 'hand', 'air']),
   reversing: field.oneOf('Whether it may be turned against its running direction', ['never', 'fewDegrees', 'free']),
+  reversible: field
+    .yesNo(
+      'Whether a reversing gear moves its camshafts so that it runs either way; marks, figures and the running direction are then those of ahead',
+    )
+    .optional(),
   trimDeg: trusted(z.number().min(0).max(30))
     .optional()
     .describe('Crank degrees either way that may be trimmed at the timing position with the loop off'),

@@ -1,7 +1,16 @@
 import * as z from 'zod'
 import { deviceSchema, idSchema, sideSchema, timeSchema } from './primitives'
 
-export const conditionSchema = z.enum(['cold', 'hot', 'plugsOut', 'chainOff', 'tensionerHeld', 'tensionerReleased'])
+export const conditionSchema = z.enum([
+  'cold',
+  'hot',
+  'plugsOut',
+  'chainOff',
+  'tensionerHeld',
+  'tensionerReleased',
+  'gearAhead',
+  'gearAstern',
+])
 export type Condition = z.output<typeof conditionSchema>
 
 const counter = z.number().int().min(1).max(1e9)

@@ -3,11 +3,13 @@ import type { Actor } from '../actor'
 import { addLine, figures, goOn, newEngine, passOver, releaseAndTurn, setCam, sign, startAtTdc } from './steps'
 
 /** A pin gauge on a camshaft, the crank pinned at its own mark. */
-async function readByGauge(actor: Actor, deg: string) {
+async function readByGauge(actor: Actor, deg: string, { first = false } = {}) {
   await actor.pick(/^Where the .*mark stands/, 'Off')
   await actor.pick('Off it by', 'gap, pin')
   await actor.choose('Measured by', 'A pin gauge that reads degrees')
   await actor.write('The gauge reads, degrees off', deg)
+  // An engine that runs either way is read differently each way: asked once.
+  if (first) await actor.pick('The reversing gear stands', 'Gear ahead')
   await actor.press(/^Write it down: cam/)
 }
 
@@ -30,6 +32,7 @@ export async function marineByPin(actor: Actor) {
     ['Teeth, exhaust sprocket', '30'],
     ['Teeth, fuel sprocket', '30'],
   ])
+  await actor.choose('It runs', 'either way, by a reversing gear')
   await actor.choose('A late cam is judged by', 'large marine, chain')
   await startAtTdc(actor)
   await actor.open('No degree wheel: work by a mark')
@@ -39,7 +42,7 @@ export async function marineByPin(actor: Actor) {
   await actor.pick(/^The crank, by the/, 'Crank at its mark')
   await actor.press('It stands there, by the mark')
   await goOn(actor)
-  await readByGauge(actor, '1.9')
+  await readByGauge(actor, '1.9', { first: true })
   await expect(page.getByText(/1\.9° late ± 0\.1°: trim at the fuel pumps/)).toBeVisible()
   await goOn(actor)
   await readByGauge(actor, '2.1')

@@ -14,6 +14,7 @@ export const notSaidWords: Record<NotSaid, string> = {
   noRadius: 'It cannot be worked out from that radius.',
   noTeeth: 'Nobody has counted the teeth of its sprocket: off by teeth says nothing before.',
   noMark: 'That mark is not on the build sheet any more.',
+  astern: 'Read with the reversing gear astern: it is kept, and not judged by figures that are those of ahead.',
   crankElsewhere: 'The crank stands at another place than where this mark meets.',
 }
 

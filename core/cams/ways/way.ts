@@ -31,6 +31,7 @@ export type NotSaid =
   | 'noTeeth'
   | 'noMark'
   | 'crankElsewhere'
+  | 'astern'
 
 export type ReadLateness<T extends CamLateness = CamLateness> = T | NotSaid
 export const isSaid = <T extends CamLateness>(read: ReadLateness<T>): read is T => typeof read !== 'string'

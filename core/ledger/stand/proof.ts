@@ -5,7 +5,7 @@ import type { EntryOf } from '../../model/entry'
 import { partsOf } from '../../sheet'
 import { ratioValue, wrapToSigned } from '../../units'
 import { markPoseDeg, type MemberLateness, readDrive, readMeshCount } from '../../drive'
-import { isCamRead, latenessOfRead, tellsToothOf, thingOfRead } from '../camWitnesses'
+import { isAstern, isCamRead, latenessOfRead, tellsToothOf, thingOfRead } from '../camWitnesses'
 import { crankPlace } from '../rotation'
 import { alike, readLoop } from '../sectionCounts'
 import type { WayLink } from '../../drive'
@@ -45,7 +45,7 @@ export function saysOf({ latenessDeg, sigmaDeg }: Lateness, safeDeg: number): 'i
 
 /** What a reading is a reading of. */
 export const readKey = ({ entry, shaftId }: ShaftReading) =>
-  `${shaftId} ${isCamRead(entry) ? thingOfRead(entry) : entry.kind}`
+  `${shaftId} ${isCamRead(entry) ? thingOfRead(entry) : entry.kind}${isAstern(entry) ? ' astern' : ''}`
 
 const readsOf = ({ reads }: Pick<Proving, 'reads'>, shaftId: string) =>
   [...reads.values()].filter((one) => one.shaftId === shaftId)

@@ -1,4 +1,5 @@
 import { valveEvents } from '../../cams'
+import { firingDegOf } from '../../cylinders'
 import type { BuildSheet, Cam } from '../../model/buildSheet'
 import { partsOf } from '../../sheet'
 import { wrapToCycle } from '../../units'
@@ -34,13 +35,15 @@ export function isRelieved(sheet: BuildSheet, stand: Relieving, shaftId: string)
 }
 
 /** Whether a camshaft has a place where all of its valves are shut. With every event known that is computed; else it is taken only of one that works a
- *  single cylinder. Source: handbook 17. */
+ *  single cylinder, or both of a twin that fires half a turn apart. Source: handbook 17: with usual events such a twin has 63° of it. */
 export function canAllBeShut(sheet: BuildSheet, shaftId: string): boolean {
   const cams = sheet.cams.filter((cam) => cam.shaftId === shaftId)
   if (cams.length === 0) return false
-  if (new Set(cams.map(({ cylinderId }) => cylinderId)).size === 1) return true
+  const cylinderIds = [...new Set(cams.map(({ cylinderId }) => cylinderId))]
+  if (cylinderIds.length === 1) return true
   const open = cams.map((cam) => valveEvents(sheet, cam))
-  if (open.some(({ opens, closes }) => opens === undefined || closes === undefined)) return false
+  if (open.some(({ opens, closes }) => opens === undefined || closes === undefined))
+    return isHalfTurnTwin(sheet, cylinderIds)
   const isOpen = (deg: number) =>
     open.some(
       ({ opens, closes }) =>
@@ -48,4 +51,11 @@ export function canAllBeShut(sheet: BuildSheet, shaftId: string): boolean {
     )
   // Only just after one of them closes can the last of them have shut; a few degrees on, so that a reading has room.
   return open.some(({ closes }) => [2, 5].every((on) => !isOpen(wrapToCycle((closes ?? 0) + on, sheet.cycleDeg))))
+}
+
+/** Two cylinders of a four-stroke whose firing lies half a turn of the crank apart, or a turn and a half. */
+function isHalfTurnTwin(sheet: BuildSheet, cylinderIds: readonly string[]): boolean {
+  const [a, b] = cylinderIds.map((id) => firingDegOf(sheet, id))
+  if (sheet.cycleDeg !== 720 || cylinderIds.length !== 2 || a === undefined || b === undefined) return false
+  return Math.abs(wrapToCycle(a - b, 360) - 180) < 1
 }

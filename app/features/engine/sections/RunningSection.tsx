@@ -47,6 +47,16 @@ export function RunningSection() {
         }
       />
       <Choice
+        label="It runs"
+        help="With a reversing gear, marks and figures here are those of ahead; each reading then names how the gear stood."
+        value={sheet.reversible ? 'both' : 'one'}
+        options={[
+          { value: 'one', label: 'one way' },
+          { value: 'both', label: 'either way, by a reversing gear' },
+        ]}
+        onChoose={(ways) => apply((s) => withValue(s, 'reversible', ways === 'both' ? true : undefined))}
+      />
+      <Choice
         label="Can valves and pistons meet?"
         help="Not known is treated as yes."
         value={sheet.interference.value}

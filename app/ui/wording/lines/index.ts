@@ -9,7 +9,14 @@ export type Lines = { readonly [K in EntryKind]: Line<K> }
 
 const lines: Lines = { ...jobLines, ...zeroLines, ...camLines, ...workLines }
 
-const lineOf = (entry: Entry, told: Told) => (lines[entry.kind] as Line<EntryKind>)(entry, told)
+const gearWords = ({ conditions }: Entry) =>
+  conditions.includes('gearAstern')
+    ? ', reversing gear astern'
+    : conditions.includes('gearAhead')
+      ? ', reversing gear ahead'
+      : ''
+
+const lineOf = (entry: Entry, told: Told) => (lines[entry.kind] as Line<EntryKind>)(entry, told) + gearWords(entry)
 
 /** Lines of a ledger in words. Asked for many, everything is looked up once. */
 export function tellLines(sheet: BuildSheet, entries: readonly Entry[]): (entry: Entry) => string {

@@ -6,6 +6,7 @@ import { fixed, formatLateness } from '@link-count/core/units'
 import type { Taken } from '../../../../ui/fields'
 import { notSaidWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
+import { useReversingGear } from './useReversingGear'
 
 interface Typed extends Taken {
   readonly ask: () => void
@@ -29,14 +30,16 @@ export function WayFoot({
   readonly besides?: readonly Taken[]
 }) {
   const { view, say } = useBench()
-  const said = read && latenessOn(view.sheet, view.state.zeros.frames.at(-1), read)
+  const gear = useReversingGear()
+  const ahead = read && latenessOn(view.sheet, view.state.zeros.frames.at(-1), read)
+  const said = ahead && gear.isAstern ? 'astern' : ahead
   const write = () => {
     for (const field of Object.values(fields)) field.ask()
     if (!read) return
     const typed = Object.entries(fields)
       .filter(([, { text }]) => text.trim() !== '')
       .map(([field, { text }]) => ({ field, text }))
-    void say({ ...read, typed, stepId: step.id }, [...Object.values(fields), ...besides])
+    void say({ ...read, conditions: gear.conditions, typed, stepId: step.id }, [...Object.values(fields), ...besides])
   }
   return (
     <>
@@ -64,7 +67,13 @@ export function WayFoot({
         ) : (
           <p className="soft">{notSaidWords[said]} It is written down all the same.</p>
         ))}
-      <Button variant="filled" onClick={write} aria-label={`Write it down: ${way.toLowerCase()}`}>
+      {gear.panel}
+      <Button
+        variant="filled"
+        disabled={gear.isOpen}
+        onClick={write}
+        aria-label={`Write it down: ${way.toLowerCase()}`}
+      >
         Write it down
       </Button>
     </>
