@@ -38,6 +38,19 @@ const screens: readonly (readonly [name: string, path: string, ready: string, th
       'Next:',
       (page) => page.getByRole('button', { name: 'To another cylinder' }).click(),
     ],
+    [
+      'one cylinder after the other, by marks',
+      '/demo/job/job-tricycle-1',
+      'Moved it: look again',
+      async (page) => {
+        await page
+          .getByRole('radiogroup', { name: /^Where the .*mark stands/ })
+          .getByText('Off', { exact: true })
+          .click()
+        await page.locator('summary').filter({ hasText: 'A mark of this run cannot be seen' }).first().click()
+      },
+    ],
+    ['card by marks', '/demo/job/job-locomotive-1/card', 'Flywheel line'],
     ['half-filled build sheet', '/demo/engine/locomotive', 'How it runs'],
     ['count', '/demo/job/job-tractor-3', 'Lay the chain one tooth further'],
     ['set the cam', '/demo/job/job-sidecar-1', 'It meets'],

@@ -1,5 +1,6 @@
 import { entrySchema, type Engine, type Entry, type NewEntry, type Job, type Records } from '@link-count/core/model'
-import { demoJobs, type DemoJob } from './demoJobs'
+import { demoJobs } from './demoJobs'
+import type { DemoJob } from './says'
 import type { DemoEngine } from './demoEngine'
 import { demoEngines } from './scenario'
 import { sheetOf } from './sheetOf'

@@ -19,6 +19,7 @@ export interface DemoMark {
   readonly name: string
   readonly where: string
   readonly cutFor: 'tdc' | 'spark' | 'casting'
+  readonly cylinder?: string
   /** Degrees after TDC that it claims. */
   readonly claim?: number
 }
@@ -48,6 +49,10 @@ export interface DemoEngine {
   readonly plugDepth?: string
   readonly rim?: string
   readonly rimMarks?: readonly DemoMark[]
+  /** Somebody was asked how exact its marks are: sharp lines, where they belong. */
+  readonly sharpMarks?: true
+  /** Camshafts that are set at another place of the crank than the timing position, degrees. */
+  readonly ownPlaces?: Readonly<Record<string, number>>
   readonly crankTeeth?: number
   readonly camTeeth?: number
   /** A drive of another shape: teeth, radii and places by part, pitches and links by loop. */

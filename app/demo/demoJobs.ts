@@ -1,188 +1,26 @@
-import { cautionsFor } from '@link-count/core/runSheet'
 import { PART_IDS as ids } from '@link-count/core/starters'
-import type { CountRule, NewEntry, Phase } from '@link-count/core/model'
-import { parseLength } from '@link-count/core/units'
-import type { DemoEngine } from './demoEngine'
-
-export interface DemoJob {
-  readonly id: string
-  readonly engineId: string
-  readonly number: number
-  readonly at: string
-  readonly arrival: 'chainOn' | 'chainOff'
-  readonly reason: string
-  readonly says: (engine: DemoEngine) => NewEntry[]
-}
-
-const CYL = 'cyl-1'
-
-const done = (...steps: string[]): NewEntry[] =>
-  steps.map((target) => ({ kind: 'step', target, outcome: 'done', reason: '' }))
-
-const madeSafe = ({ starting, fuel }: DemoEngine): NewEntry[] => [
-  ...cautionsFor({ starting, fuel }).map(({ id }): NewEntry => ({ kind: 'tick', cautionId: id, ticked: true })),
-  ...done('makeSafe'),
-]
-
-/** Gaps as typed, inlet and exhaust of each cylinder in turn. */
-const lash = (phase: 'found' | 'left', texts: readonly string[]): NewEntry[] => [
-  ...texts.map((text, i): NewEntry => {
-    const parsed = parseLength(text)
-    if (!parsed.ok) throw new Error(`The demo has a gap that cannot be read: ${text}`)
-    const camId = `cam-${Math.floor(i / 2) + 1}-${i % 2 === 0 ? 'inlet' : 'exhaust'}`
-    return {
-      kind: 'lash',
-      camId,
-      phase,
-      gapMm: parsed.value.value,
-      conditions: ['cold'],
-      typed: [{ field: 'gap', text }],
-    }
-  }),
-  ...done(phase === 'found' ? 'lashFound' : 'lashLeft'),
-]
-
-const valveEvents = (phase: Phase, camId: string, opensWheelDeg: number, closesWheelDeg: number): NewEntry => ({
-  kind: 'valveEvents',
-  camId,
-  phase,
-  opensWheelDeg,
-  closesWheelDeg,
-  checkingLiftMm: 0.5,
-  typed: [
-    { field: 'opens', text: String(opensWheelDeg) },
-    { field: 'closes', text: String(closesWheelDeg) },
-  ],
-})
-
-const contacts = (firstDeg: number, secondDeg: number): NewEntry => ({
-  kind: 'stopContacts',
-  cylinderId: CYL,
-  firstDeg,
-  secondDeg,
-  typed: [
-    { field: 'first', text: String(firstDeg) },
-    { field: 'second', text: String(secondDeg) },
-  ],
-})
-
-const stop = (change: 'in' | 'out'): NewEntry => ({
-  kind: 'item',
-  itemId: `stop-${CYL}`,
-  item: 'stop',
-  where: 'cylinder 1',
-  change,
-})
-
-const zero = (readToDeg: number, ...pairs: [number, number][]): NewEntry[] => [
-  { kind: 'degreeWheel', scale: { kind: 'full', rises: 'running', readToDeg } },
-  ...pairs.flatMap(([first, second]) => [stop('in'), contacts(first, second), stop('out')]),
-  ...done(`trueTdc-${CYL}`),
-]
-
-const dialRod = (change: 'in' | 'out'): NewEntry => ({
-  kind: 'item',
-  itemId: `dialRod-${CYL}`,
-  item: 'dialRod',
-  where: 'cylinder 1',
-  change,
-})
-
-/** Drop, wheel coming up, wheel going down. */
-const dialPairs = (...pairs: [number, number, number][]): NewEntry[] => [
-  { kind: 'dial', readToMm: 0.01 },
-  dialRod('in'),
-  ...pairs.map(([dropMm, beforeDeg, afterDeg]): NewEntry => ({
-    kind: 'dialPair',
-    cylinderId: CYL,
-    dropMm,
-    beforeDeg,
-    afterDeg,
-    approach: 'oneWay',
-    typed: [
-      { field: 'drop', text: `${dropMm} mm` },
-      { field: 'first', text: String(beforeDeg) },
-      { field: 'second', text: String(afterDeg) },
-    ],
-  })),
-  dialRod('out'),
-]
-
-const rimMark = (markId: string, name: string, wheelDeg: number, claimDeg = 0): NewEntry => ({
-  kind: 'factoryMark',
-  cylinderId: CYL,
-  name,
-  markId,
-  wheelDeg,
-  claimDeg,
-  typed: [{ field: 'wheel', text: String(wheelDeg) }],
-})
-
-const half = (wheelDeg: number, ...witnesses: ('thumb' | 'lobes')[]): NewEntry[] => [
-  { kind: 'stands', place: 'tdc', cylinderId: CYL, wheelDeg },
-  ...witnesses.map((evidence): NewEntry => ({ kind: 'witness', cylinderId: CYL, evidence, says: 'firing' })),
-  ...done(`whichTdc-${CYL}`),
-]
-
-const camMark = (
-  phase: Phase,
-  wheelDeg: number,
-  shaftId: string = ids.cam,
-  markId: string = ids.camMark,
-): NewEntry => ({
-  kind: 'camMark',
-  shaftId,
-  markId,
-  phase,
-  approach: 'running',
-  wheelDeg,
-  typed: [{ field: 'wheel', text: String(wheelDeg) }],
-})
-
-interface Counted {
-  readonly loopId: string
-  readonly fromMarkId: string
-  readonly toMarkId: string
-}
-const ONE_CHAIN: Counted = { loopId: ids.chain, fromMarkId: ids.camMark, toMarkId: ids.crankMark }
-
-const count = (phase: Phase, counted: number, where = ONE_CHAIN, rule: CountRule = 'lastOnly'): NewEntry => ({
-  kind: 'count',
-  ...where,
-  run: 'tight',
-  rule,
-  counted,
-  phase,
-  typed: [{ field: 'counted', text: String(counted) }],
-})
-
-const turned = (deg: number): NewEntry => ({ kind: 'turned', deg, ended: 'onMark' })
-const atPose = (wheelDeg: number): NewEntry => ({ kind: 'stands', place: 'pose', cylinderId: CYL, wheelDeg })
-const tensioner = (state: 'heldBack' | 'fitted' | 'released' | 'proven'): NewEntry => ({
-  kind: 'tensioner',
-  memberId: ids.tensioner,
-  state,
-})
-const pin = (change: 'in' | 'out'): NewEntry => ({
-  kind: 'item',
-  itemId: 'pin-tensioner',
-  item: 'tensionerPin',
-  where: '',
-  change,
-})
-const chainOff = (wheelDeg: number): NewEntry[] => [
-  turned(720),
-  atPose(wheelDeg),
-  tensioner('heldBack'),
-  pin('in'),
-  { kind: 'loop', loopId: ids.chain, change: 'off' },
-  ...done(`poseChainOff-${ids.chain}`),
-]
-const camSet = (offDeg: number, text: string): NewEntry[] => [
-  { kind: 'camSet', shaftId: ids.cam, offDeg, typed: [{ field: 'off', text }] },
-  ...done(`setCam-${ids.cam}`),
-]
-const chainOn: NewEntry = { kind: 'loop', loopId: ids.chain, change: 'on' }
+import type { NewEntry } from '@link-count/core/model'
+import { jobsByMarks } from './jobsByMarks'
+import {
+  atPose,
+  camMark,
+  camSet,
+  chainOff,
+  chainOn,
+  count,
+  dialPairs,
+  done,
+  half,
+  lash,
+  madeSafe,
+  pin,
+  rimMark,
+  tensioner,
+  turned,
+  valveEvents,
+  zero,
+  type DemoJob,
+} from './says'
 
 export const demoJobs: readonly DemoJob[] = [
   {
@@ -351,4 +189,5 @@ export const demoJobs: readonly DemoJob[] = [
       count('set', 29),
     ],
   },
+  ...jobsByMarks,
 ]

@@ -24,7 +24,7 @@ export function sheetOf(engine: DemoEngine, at: string): BuildSheet {
     ...crank(engine),
     ...cylinders(engine, base),
     rimMarks: rimMarks(engine, base),
-    shafts: base.shafts.map((shaft) => ({ ...shaft, ...shaftPlace(engine, shaft.id) })),
+    shafts: base.shafts.map((shaft) => ({ ...shaft, ...shaftPlace(engine, shaft.id), ...ownPlace(engine, shaft.id) })),
     members: base.members.map((member) => ({ ...member, ...memberFigures(engine, member.id) })),
     loops: base.loops.map((loop) => ({ ...loop, ...loopFigures(engine, loop.id) })),
     couplings: base.couplings.map((coupling) => {
@@ -86,17 +86,23 @@ function cylinders(engine: DemoEngine, base: BuildSheet): Pick<BuildSheet, 'bank
   }
 }
 
-const rimMarks = ({ rimMarks: marks = [] }: DemoEngine, base: BuildSheet): BuildSheet['rimMarks'] =>
-  marks.map(({ claim, ...mark }) => ({
+const rimMarks = ({ rimMarks: marks = [], sharpMarks }: DemoEngine, base: BuildSheet): BuildSheet['rimMarks'] =>
+  marks.map(({ claim, cylinder, ...mark }) => ({
     ...mark,
+    ...(sharpMarks ? { exact: { how: 'exact' as const } } : {}),
     seenFrom: 'timing',
-    cylinderId: base.zeroCylinderId,
+    cylinderId: cylinder ? `cyl-${cylinder}` : base.zeroCylinderId,
     ...(claim === undefined ? {} : { claimDeg: trusted(String(claim), claim, 'unknown') }),
   }))
 
 function shaftPlace({ drive, distance, direction }: DemoEngine, shaftId: string) {
   if (drive) return placed(drive.places?.[shaftId])
   return shaftId === ids.cam ? { position: polar(distance, direction) } : {}
+}
+
+function ownPlace({ ownPlaces }: DemoEngine, shaftId: string) {
+  const deg = ownPlaces?.[shaftId]
+  return deg === undefined ? {} : { meetsAtDeg: trusted(String(deg), deg, 'manual') }
 }
 
 function memberFigures({ drive, crankTeeth, camTeeth, tensionerRadius, guide }: DemoEngine, memberId: string) {
@@ -131,6 +137,7 @@ function markFigures(engine: DemoEngine, base: BuildSheet, { id, memberId }: Bui
   const onCam = base.shafts.some((shaft) => shaft.id === shaftId && shaft.kind === 'cam')
   return {
     meets: onCam ? engine.camMarkMeets : '',
+    ...(engine.sharpMarks ? { exact: { how: 'exact' as const } } : {}),
     ...(text === undefined ? {} : { pointsAtDeg: trusted(text, read(parseDirection(text))) }),
   }
 }

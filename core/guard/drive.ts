@@ -1,5 +1,14 @@
 import { readDrive, type Holding } from '../drive'
-import { isRelieved, openLinks, provedShafts, readsOut, type LinkStand, type ReadOut, type Stand } from '../ledger'
+import {
+  isRelieved,
+  openLinks,
+  provedShafts,
+  ranSo,
+  readsOut,
+  type LinkStand,
+  type ReadOut,
+  type Stand,
+} from '../ledger'
 import { registerItems } from '../ledger'
 import type { BuildSheet } from '../model/buildSheet'
 import { severity, type GuardReason, type GuardReasonCode } from './guard'
@@ -185,7 +194,8 @@ function outReason(
     safeDeg: out.safeDeg,
     ...(sheet.safeOutDeg ? {} : { safeIsUsual: true as const }),
   }
-  if (stand.ranSo) return [{ code: 'camshaftReadsOutRanSo', verdict: 'turn', targetId: shaftId, ...read }]
+  if (ranSo(sheet, stand, shaftId))
+    return [{ code: 'camshaftReadsOutRanSo', verdict: 'turn', targetId: shaftId, ...read }]
   const trim = trimOfWay(sheet, stand, way, out.totalDeg)
   const counted = out.loopId !== undefined && (stand.loops.get(out.loopId)?.changes.length ?? 0) > 0
   return counted

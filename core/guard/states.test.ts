@@ -272,6 +272,33 @@ describe('proof', () => {
     expect(guardAfter([...madeSafe, say('apart'), say('together'), meets], sheet).verdict).not.toBe('turn')
     expect(codes(guardAfter([...refitted, { ...meets, offDeg: 20 }], sheet))).toEqual(['camshaftReadsOut'])
   })
+  test('one bank hung anew and counted, the other reads out as it ran: free the running way, unless they share a cylinder', () => {
+    const sheet = twoBankSheet()
+    const ran: NewEntry = { kind: 'ranUntilNow', says: 'yes', role: 'owner' }
+    const reads = (shaftId: string, markId: string): NewEntry => ({
+      kind: 'camMark',
+      shaftId,
+      markId,
+      phase: 'found',
+      approach: 'running',
+      wheelDeg: 60,
+    })
+    const bank = (change: 'off' | 'on'): NewEntry => ({ kind: 'loop', loopId: 'chain-b', change })
+    const right = { ...counted(29), loopId: 'chain-b', fromMarkId: 'cam-mark-b', toMarkId: 'crank-mark-b' } as NewEntry
+    const anew = [
+      bank('off'),
+      bank('on'),
+      right,
+      tensioner('released'),
+      { ...tensioner('released'), memberId: 'tensioner-b' } as NewEntry,
+    ]
+    const after = (...before: NewEntry[]) => guardAfter([...ready, ...before, atPose, ...anew], sheet)
+    expect(after(ran, reads('cam-a', 'cam-mark-a'))).toMatchObject({ verdict: 'turn', onlyRunning: true })
+    expect(after(reads('cam-a', 'cam-mark-a')).verdict).not.toBe('turn')
+    // Both work valves of one cylinder: what was moved may now meet what was not.
+    const shared = { ...sheet, cams: sheet.cams.map((cam) => ({ ...cam, cylinderId: 'cyl-1' })) }
+    expect(guardAfter([...ready, ran, reads('cam-a', 'cam-mark-a'), atPose, ...anew], shared).verdict).not.toBe('turn')
+  })
   test('a count ten pitches out as found holds; that it ran so frees it the running way, until something is touched', () => {
     const out = counted(19, 'found')
     const ran: NewEntry = { kind: 'ranUntilNow', says: 'yes', role: 'owner' }

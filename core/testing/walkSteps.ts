@@ -194,44 +194,15 @@ const crankSteps = ({ pick, sheet, shaftId }: Moment): Step[] => [
 ]
 
 /** What somebody settles, and a chain put on as it should be. */
-const settlingSteps = ({
-  sheet,
-  pick,
-  loop,
-  driven,
-  shaftId,
-  tensioners,
-  coupling,
-  spoken,
-  everLoops,
-  everItems,
-}: Moment): Step[] => [
-  () => [
-    {
-      kind: 'settled',
-      role: 'fitter',
-      part: pick([
-        { about: 'loop', id: pick(everLoops), is: pick(['on', 'off', 'asItRan', 'gone']) },
-        { about: 'loop', id: pick(everLoops), is: 'became', became: loop.id },
-        { about: 'tensioner', id: pick(tensioners), is: pick(['released', 'heldBack']) },
-        { about: 'camshaft', id: shaftId, is: pick(['driven', 'held', 'out']) },
-        ...(everItems.length > 0
-          ? [{ about: 'item' as const, id: pick(everItems), is: pick(['in', 'out'] as const) }]
-          : []),
-        ...(spoken ? [{ about: 'crank' as const, id: spoken.id, is: 'asSeen' as const }] : []),
-        ...(coupling
-          ? [{ about: 'coupling' as const, id: coupling.id, is: pick(['together', 'apart', 'asItRan'] as const) }]
-          : []),
-      ] as const),
-    },
-  ],
-  // A chain put on as it should be, said whole: walks must reach an engine that may be turned.
-  () => [
+/** A loop on, counted as the book has it, its tensioners released. */
+function onRight(sheet: BuildSheet, loop: BuildSheet['loops'][number], tensioners: readonly string[]): NewEntry[] {
+  const toothed = loop.path.flatMap(({ memberId }) => sheet.members.filter(({ id, teeth }) => id === memberId && teeth))
+  return [
     { kind: 'loop', loopId: loop.id, change: 'on' },
     {
       kind: 'count',
       loopId: loop.id,
-      fromMarkId: markOn(sheet, driven),
+      fromMarkId: markOn(sheet, toothed.at(-1)?.id ?? ''),
       toMarkId: markOn(sheet, loop.path[0]?.memberId ?? ''),
       run: 'tight',
       rule: 'lastOnly',
@@ -239,8 +210,65 @@ const settlingSteps = ({
       phase: 'set',
     },
     ...tensioners.map((memberId): NewEntry => ({ kind: 'tensioner', memberId, state: 'released' })),
-  ],
-]
+  ]
+}
+
+/** It ran, a camshaft of it reads far out, and one loop is hung anew: the others are as they ran. */
+export function ranAndHungAnew(sheet: BuildSheet, pick: Pick): NewEntry[] {
+  const shaftId = pick(sheet.shafts.filter(({ kind }) => kind === 'cam')).id
+  const loop = pick(sheet.loops)
+  const tensioners = sheet.members.flatMap(({ id, kind }) => (kind === 'tensioner' ? [id] : []))
+  return [
+    { kind: 'ranUntilNow', says: 'yes', role: 'owner' },
+    {
+      kind: 'camMark',
+      shaftId,
+      markId: markOn(sheet, sheet.members.find((one) => one.shaftId === shaftId)?.id ?? ''),
+      phase: 'found',
+      approach: 'running',
+      wheelDeg: 60,
+    },
+    { kind: 'loop', loopId: loop.id, change: 'off' },
+    ...onRight(sheet, loop, tensioners),
+  ]
+}
+
+function settlingSteps({
+  sheet,
+  pick,
+  loop,
+  shaftId,
+  tensioners,
+  coupling,
+  spoken,
+  everLoops,
+  everItems,
+}: Moment): Step[] {
+  const chainOnRight = onRight(sheet, loop, tensioners)
+  return [
+    () => [
+      {
+        kind: 'settled',
+        role: 'fitter',
+        part: pick([
+          { about: 'loop', id: pick(everLoops), is: pick(['on', 'off', 'asItRan', 'gone']) },
+          { about: 'loop', id: pick(everLoops), is: 'became', became: loop.id },
+          { about: 'tensioner', id: pick(tensioners), is: pick(['released', 'heldBack']) },
+          { about: 'camshaft', id: shaftId, is: pick(['driven', 'held', 'out']) },
+          ...(everItems.length > 0
+            ? [{ about: 'item' as const, id: pick(everItems), is: pick(['in', 'out'] as const) }]
+            : []),
+          ...(spoken ? [{ about: 'crank' as const, id: spoken.id, is: 'asSeen' as const }] : []),
+          ...(coupling
+            ? [{ about: 'coupling' as const, id: coupling.id, is: pick(['together', 'apart', 'asItRan'] as const) }]
+            : []),
+        ] as const),
+      },
+    ],
+    // A chain put on as it should be, said whole: walks must reach an engine that may be turned.
+    () => chainOnRight,
+  ]
+}
 
 /** What somebody might write next. */
 export function anyStep(

@@ -3,7 +3,7 @@ import type { BuildSheet, Entry, NewEntry, Job } from '../model'
 import { makeRandom } from '../random/seeded'
 import { oneChainSheet, madeSafe } from './oneChain'
 import { gearedBankSheet, ownPlaceSheet, redrawn, twoBankSheet } from './walkSheets'
-import { anyStep, stands, witness, zeroFound } from './walkSteps'
+import { anyStep, ranAndHungAnew, stands, witness, zeroFound } from './walkSteps'
 
 /* Random walks of entries, as mechanics and their devices might write them: jobs after jobs, sheets after sheets, strikes, two and three devices that
  * are merged. A walk is made from its seed alone. */
@@ -92,6 +92,7 @@ function begin(device: Device, draws: Draws) {
   if (random() < 0.9) say(device, draws, ...madeSafe)
   if (random() < 0.8) say(device, draws, ...zeroFound)
   if (random() < 0.6) say(device, draws, stands('tdc'), witness('thumb'), witness('lobes'))
+  if (random() < 0.1) say(device, draws, ...ranAndHungAnew(sheetOf(device), draws.pick))
 }
 
 function newJob(device: Device, draws: Draws) {

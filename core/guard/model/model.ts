@@ -146,7 +146,7 @@ function driveKnown(w: World, worked: readonly BuildSheet[]): [string, Known][] 
 function camshaftKnown(w: World, shaft: string, way: readonly Link[]): Known {
   const n = w.all.length
   const out = w.outOf(shaft, n, w.sheet)
-  if (out ? w.ranSo(n) : w.provedAt(n, w.sheet).has(shaft)) return SAFE
+  if (out ? w.ranSo(shaft, n) : w.provedAt(n, w.sheet).has(shaft)) return SAFE
   const undone = way.filter((link) => w.undoneAt(link, n) !== undefined)
   return smallest(
     undone.length > 0 ? undone.map((link) => aroundUndone(w, link, w.undoneAt(link, n))) : [around(w, out?.total)],

@@ -31,7 +31,7 @@ export function ranQuestions(w: World): RanQuestions {
       w
         .linksAt(i)
         .every((link) => w.linkIs(link, i) === 'on' && w.changesOf(link, i).every((change) => knew(one, change))) &&
-      !anyDispute(i) &&
+      !anyDispute(w, i) &&
       allShafts(i).every((shaft) => w.camshaftAt(shaft, i).is === 'driven')
     )
   }
@@ -48,25 +48,42 @@ export function ranQuestions(w: World): RanQuestions {
         ),
     ),
   ]
-  const anyDispute = (n: number) =>
-    w.crankDisputed(n) ||
-    w.linksAt(n).some((link) => w.linkDisputed(link, n)) ||
-    all
-      .slice(0, n)
-      .some(
-        (one) =>
-          (one.kind === 'item' && w.itemDisputed(one.itemId, n)) ||
-          (one.kind === 'tensioner' && w.tensionerDisputed(one.memberId, n)) ||
-          (one.kind === 'camshaft' && w.camshaftDisputed(one.shaftId, n)),
+  const cylindersOf = (shaft: string) =>
+    w.sheet.cams.filter(({ shaftId }) => shaftId === shaft).map(({ cylinderId }) => cylinderId)
+  /** What was touched leaves a camshaft, and every valve of its cylinders, where they were. */
+  const leaves = (shaft: string, one: Happening, i: number) =>
+    one.kind !== 'settled' &&
+    cylindersOf(shaft).length > 0 &&
+    w
+      .linksAt(i + 1)
+      .filter((link) => w.acts(link, i) !== undefined)
+      .every(
+        (link) =>
+          w.isOnSheet(link, w.sheet) &&
+          w
+            .behind(link, w.sheet)
+            .every((moved) => moved !== shaft && !cylindersOf(moved).some((id) => cylindersOf(shaft).includes(id))),
       )
-  const ranSo = (n: number): boolean => {
+  const ranSo = (shaft: string, n: number): boolean => {
     for (let i = n - 1; i >= 0; i--) {
       const one = all[i] as Happening
       if (one.kind === 'begins' && one.job.arrival === 'chainOff') return false
-      if (one.kind === 'ranUntilNow') return ranHolds(i) || (one.says === 'yes' && ranSo(i))
-      if (one.kind !== 'begins' && touchesDrive(one, i)) return false
+      if (one.kind === 'ranUntilNow') return ranHolds(i) || (one.says === 'yes' && ranSo(shaft, i))
+      if (one.kind !== 'begins' && touchesDrive(one, i) && !leaves(shaft, one, i)) return false
     }
     return false
   }
   return { touchesDrive, ranHolds, ranSo }
 }
+
+const anyDispute = (w: World, n: number) =>
+  w.crankDisputed(n) ||
+  w.linksAt(n).some((link) => w.linkDisputed(link, n)) ||
+  w.all
+    .slice(0, n)
+    .some(
+      (one) =>
+        (one.kind === 'item' && w.itemDisputed(one.itemId, n)) ||
+        (one.kind === 'tensioner' && w.tensionerDisputed(one.memberId, n)) ||
+        (one.kind === 'camshaft' && w.camshaftDisputed(one.shaftId, n)),
+    )

@@ -89,6 +89,9 @@ describe('random walks: the guard is never freer than what is known, and turns w
     // The walks must come by every answer, or they show nothing.
     for (const times of Object.values(seen)) expect(times).toBeGreaterThan(WALKS / 100)
   })
+  test('short ones, in which what a job began with still stands', () => {
+    walkAll(range(WALKS / 2, SEED + 3e6), { devices: 1, steps: 3 })
+  })
   test('two and three devices, merged', () => {
     const two = walkAll(range(MERGES / 2, SEED + 1e6), { devices: 2, steps: 30 })
     walkAll(range(MERGES / 2, SEED + 2e6), { devices: 3, steps: 36 })

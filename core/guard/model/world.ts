@@ -131,7 +131,7 @@ export interface ProofQuestions {
 export interface RanQuestions {
   readonly touchesDrive: (one: Happening, i: number) => boolean
   readonly ranHolds: (i: number) => boolean
-  readonly ranSo: (n: number) => boolean
+  readonly ranSo: (shaft: string, n: number) => boolean
 }
 
 export type World = Base &

@@ -150,7 +150,7 @@ const carriedOver = (link: LinkStand, proved: boolean): LinkStand => ({
 })
 
 function arriveOff(soFar: StandSoFar, job: Job): void {
-  soFar.ranSo = false
+  soFar.touchedSinceRan = undefined
   soFar.touchedOn.add(job.sheetId)
   soFar.reads.clear()
   for (const { id } of soFar.sheet.loops) {

@@ -76,13 +76,15 @@ export function change(
     ...next({ ...link, apart }),
   })
   dropReadsBehind(soFar, id)
-  touched(soFar, entry)
+  touched(soFar, entry, entry.kind === 'settled' ? undefined : id)
 }
 
-export function touched(soFar: StandSoFar, entry: Entry): void {
+/** Something of the drive was undone or laid otherwise: a link of it, or nobody says which. */
+export function touched(soFar: StandSoFar, entry: Entry, linkId?: string): void {
   soFar.touchedOn.add(entry.sheetId)
   soFar.touchedInJob = true
-  soFar.ranSo = false
+  soFar.touchedSinceRan =
+    linkId === undefined || !soFar.touchedSinceRan ? undefined : new Set([...soFar.touchedSinceRan, linkId])
   loosened(soFar)
 }
 

@@ -20,7 +20,7 @@ export function forgetAfter(soFar: StandSoFar, lost: LostJob): void {
   for (const { id, kind } of sheet.members)
     if (kind === 'tensioner') soFar.tensioners.set(id, { is: 'unknown', totalDeg: undefined })
   soFar.reads.clear()
-  soFar.ranSo = false
+  soFar.touchedSinceRan = undefined
   soFar.touchedOn.add(sheet.id)
   soFar.rotation = { ...startRotation, totalDeg: soFar.rotation.totalDeg }
   soFar.poseSeenDeg = undefined

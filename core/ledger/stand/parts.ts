@@ -140,7 +140,7 @@ export const couldHaveRun = ({
 export function takeRan(soFar: StandSoFar, entry: EntryOf<'ranUntilNow'>): void {
   soFar.ranAsked = entry
   if (entry.says !== 'yes') {
-    soFar.ranSo = false
+    soFar.touchedSinceRan = undefined
     return
   }
   const links = [...soFar.loops.values(), ...soFar.couplings.values()]
@@ -149,7 +149,7 @@ export function takeRan(soFar: StandSoFar, entry: EntryOf<'ranUntilNow'>): void 
   for (const map of [soFar.loops, soFar.couplings])
     for (const [id, link] of map) map.set(id, { ...link, changes: [], apart: undefined, suspect: false, ...uncounted })
   soFar.reads.clear()
-  soFar.ranSo = true
+  soFar.touchedSinceRan = new Set()
   // It ran: where an earlier job left the crank says nothing.
   soFar.rotation = { ...soFar.rotation, carriedOriginDeg: undefined }
 }

@@ -122,8 +122,9 @@ export interface Stand {
   readonly lost: readonly LostJob[]
   /** Build sheets that bear the newest number beside each other, where they differ in what the guard goes by. */
   readonly rivals: RivalSheets | undefined
-  /** By somebody's word it ran as it stands until it came in, and nothing on its drive was touched since. */
-  readonly ranSo: boolean
+  /** By somebody's word it ran as it stood until it came in: loops and couplings that were touched since; undefined where nobody says that it ran, or where
+   *  it is not known what was touched. */
+  readonly touchedSinceRan: ReadonlySet<string> | undefined
   /** Whether it ran so was asked in this job. */
   readonly ranAsked: EntryOf<'ranUntilNow'> | undefined
   /** Something of the drive was loosened or moved in this job. */

@@ -53,7 +53,7 @@ export interface StandSoFar {
   /** Sheets on which something of the drive was said: a part that one of them lacks came later. */
   touchedOn: Set<string>
   touchedInJob: boolean
-  ranSo: boolean
+  touchedSinceRan: ReadonlySet<string> | undefined
   ranAsked: EntryOf<'ranUntilNow'> | undefined
   turnedTightDeg: number
   seats: Seats
@@ -83,7 +83,7 @@ export function startStand(
     placeSeen: undefined,
     touchedOn: new Set(),
     touchedInJob: false,
-    ranSo: false,
+    touchedSinceRan: undefined,
     ranAsked: undefined,
     turnedTightDeg: 0,
     seats: byId(),
@@ -123,7 +123,7 @@ export const standOf = (soFar: StandSoFar): Stand => ({
   placeSeen: soFar.placeSeen,
   disputes: [...soFar.disputes.values()],
   lost: soFar.lost,
-  ranSo: soFar.ranSo,
+  touchedSinceRan: soFar.touchedSinceRan,
   ranAsked: soFar.ranAsked,
   touchedInJob: soFar.touchedInJob,
   turnedTightDeg: soFar.turnedTightDeg,
