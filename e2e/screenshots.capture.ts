@@ -15,12 +15,12 @@ const shots: readonly Shot[] = [
   { name: 'workshop', path: '/demo', ready: 'On the stands' },
   { name: 'workshop-phone', path: '/demo', ready: 'On the stands', phone: true },
   { name: 'build-sheet', path: '/demo/engine/tractor', ready: 'How it runs' },
-  { name: 'build-sheet-phone', path: '/demo/engine/tractor', ready: 'How it runs', phone: true },
   { name: 'count', path: '/demo/job/job-tractor-3', ready: COUNT },
   { name: 'count-dark', path: '/demo/job/job-tractor-3', ready: COUNT, dark: true },
   { name: 'counting-phone', path: '/demo/job/job-tractor-3', ready: COUNT, phone: true, then: countAgain },
   { name: 'true-tdc', path: '/demo/job/job-sidecar-1', ready: 'It meets', then: showTrueTdc },
-  { name: 'zero-readings', path: '/demo/job/job-sidecar-1', ready: 'It meets', then: showReadings },
+  { name: 'by-marks', path: '/demo/job/job-tricycle-1', ready: 'Moved it: look again' },
+  { name: 'by-marks-phone', path: '/demo/job/job-tricycle-1', ready: 'Moved it: look again', phone: true },
   { name: 'two-stage', path: '/demo/engine/tourer', ready: 'How it runs', then: showTwoStage },
   { name: 'valves', path: '/demo/job/job-tourer-1', ready: 'Card', then: showValves },
   { name: 'hanging', path: '/demo/engine/launch', ready: 'How it runs', then: showHanging },
@@ -53,15 +53,6 @@ async function showTrueTdc(page: Page) {
     .click()
   await page.getByText('Wheel', { exact: true }).click()
   await expect(page.getByRole('img', { name: /^Degree wheel/ })).toBeVisible()
-}
-
-/** The readings on one scale beside the planning chart of the dial. */
-async function showReadings(page: Page) {
-  await showTrueTdc(page)
-  await page.getByText('Plan the reading').click()
-  const chart = page.getByRole('figure', { name: /^Readings about the zero/ })
-  await expect(chart).toBeVisible()
-  await chart.evaluate((node) => node.scrollIntoView({ block: 'start' }))
 }
 
 /** A count begun on the upper of two chains, one pitch short of what is expected. */

@@ -57,7 +57,7 @@ export async function marineByPin(actor: Actor) {
   await passOver(actor, 'the lower chain stayed on')
   await actor.press('Upper chain is on')
   for (const camshaft of ['exhaust', 'fuel']) {
-    await actor.open(`Or see the ${camshaft} camshaft at its mark`)
+    await actor.open(`see the ${camshaft} camshaft at its mark`)
     await readByGauge(actor, camshaft === 'fuel' ? '0.3' : '2')
     await expect(
       page
@@ -65,7 +65,7 @@ export async function marineByPin(actor: Actor) {
         .filter({ visible: true })
         .first(),
     ).toBeVisible()
-    await page.locator('summary', { hasText: `Or see the ${camshaft} camshaft` }).click()
+    await page.locator('summary', { hasText: `see the ${camshaft} camshaft` }).click()
   }
   await goOn(actor)
   await releaseAndTurn(actor, 'Upper tensioner')

@@ -38,9 +38,9 @@ export async function reversedByLobes(actor: Actor) {
   await actor.press('Chain is on')
   await expect(guard(actor)).toContainText('See the')
   for (const camshaft of ['exhaust', 'inlet']) {
-    await actor.open(`Or see the ${camshaft} camshaft at its mark`)
+    await actor.open(`see the ${camshaft} camshaft at its mark`)
     await camAtItsMark(actor, { first: true })
-    await page.locator('summary', { hasText: `Or see the ${camshaft} camshaft` }).click()
+    await page.locator('summary', { hasText: `see the ${camshaft} camshaft` }).click()
   }
   await goOn(actor)
   await releaseAndTurn(actor)

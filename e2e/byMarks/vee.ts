@@ -23,7 +23,7 @@ async function bankByMarks(actor: Actor, which: 'first' | 'second') {
   await goOn(actor)
   await setCam(actor)
   await actor.press(`${which === 'first' ? 'First' : 'Second'} chain is on`)
-  await actor.open('Or see the cam at its mark')
+  await actor.open('see the cam at its mark')
   await camAtItsMark(actor)
   await goOn(actor)
   await actor.press(/^(First|Second) tensioner is fitted, seated, held back$|^Tensioner is fitted, seated, held back$/)

@@ -46,7 +46,7 @@ export async function veeByTrial(actor: Actor) {
   await actor.press('Chain is on')
   await crankCreptPast(actor, '3')
   await expect(page.getByText('3.0° past its place').filter({ visible: true }).first()).toBeVisible()
-  await actor.open('Or see the cam at its mark')
+  await actor.open('see the cam at its mark')
   await actor.pick(/^Where the .*mark stands/, 'Off')
   await actor.write('Teeth, or part of one', '1')
   await actor.press(/^Write it down: cam mark/)
@@ -54,7 +54,7 @@ export async function veeByTrial(actor: Actor) {
   await actor.press('Moved it: look again')
   // What is looked at now would carry the 3°: the crank goes back first, as far as it may.
   await turnedBack(actor)
-  await actor.open('Or see the cam at its mark')
+  await actor.open('see the cam at its mark')
   await camAtItsMark(actor)
   await expect(page.getByText(/On its tooth:/).first()).toBeVisible()
   await goOn(actor)

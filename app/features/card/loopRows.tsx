@@ -101,7 +101,7 @@ export function TryRows({ view: { state, sheet } }: { view: JobView }) {
                 const n = Math.abs(teeth) === 1 ? 'one tooth' : `${Math.abs(teeth)} teeth`
                 return `${n} ${teeth > 0 ? 'further' : 'back'} over the ${nameOf(memberId)}`
               })
-              .join(', ') || 'As it was hung'}
+              .join(', ') || 'as it was hung'}
             :{' '}
             <span className="reading">
               {[
@@ -115,7 +115,7 @@ export function TryRows({ view: { state, sheet } }: { view: JobView }) {
                 ),
               ].join(', ') || 'not read'}
             </span>
-            .{' '}
+            {i < tries.length - 1 ? '; ' : '.'}
           </span>
         ))}
       </td>
