@@ -44,6 +44,7 @@ if (process.env['JOURNEYS'] === 'all') {
     await counted(new MouseHand(page), veeByTrial)
   })
   test('a belt over four camshafts by its printed lines, teeth known and no distance', async ({ page }) => {
+    test.slow()
     await counted(new MouseHand(page), fourCamBelt)
   })
   test('two banks on quill splines, each set at an opening of its own', async ({ page }) => {

@@ -1,7 +1,7 @@
 import { NativeSelect, SegmentedControl } from '@mantine/core'
 import { crankMarksOf, type CrankMark } from '@link-count/core/byMark'
 import { hiddenMarks, type Stand } from '@link-count/core/ledger'
-import { entryLimits, type EntryOf } from '@link-count/core/model'
+import { entryLimits, type BuildSheet, type EntryOf } from '@link-count/core/model'
 import { wrapToSigned180 } from '@link-count/core/units'
 import {
   DegreesInput,
@@ -32,8 +32,16 @@ export interface CrankSeen {
 
 const WHEEL = 'the degree wheel'
 
-const choicesOf = (marks: readonly CrankMark[], wheel: boolean) => [
-  ...marks.map(({ id, name, placeDeg }) => ({ value: id, label: `${name}, ${markPlaceWords(placeDeg)}` })),
+/** Where a mark has the crank: at the TDC of the cylinder it is cut for, or so far about that of the zero cylinder. */
+function placeOf({ id, placeDeg }: CrankMark, { rimMarks, cylinders }: BuildSheet): string {
+  const rim = rimMarks.find((mark) => mark.id === id)
+  const isTdc = rim?.cutFor === 'tdc' && !rim.claimDeg?.value && !rim.errorDeg?.value
+  const name = cylinders.find((one) => one.id === rim?.cylinderId)?.name
+  return isTdc && name && cylinders.length > 1 ? `TDC of ${name}` : markPlaceWords(placeDeg)
+}
+
+const choicesOf = (marks: readonly CrankMark[], wheel: boolean, sheet: BuildSheet) => [
+  ...marks.map((mark) => ({ value: mark.id, label: `${mark.name}, ${placeOf(mark, sheet)}` })),
   ...(wheel ? [{ value: WHEEL, label: 'The degree wheel' }] : []),
 ]
 
@@ -75,7 +83,7 @@ export function useCrankMark(key: string, meetsDeg?: number): CrankSeen | undefi
   if (!mark && !byWheel) return undefined
   const size = how.text === 'at' ? 0 : how.text === '' ? undefined : off.value
   const offDeg = size === undefined ? undefined : how.text === 'short' ? -size : size
-  const choices = choicesOf(marks, state.zero !== undefined)
+  const choices = choicesOf(marks, state.zero !== undefined, sheet)
   const touched = chosen.touched || how.touched || off.text !== known.off || wheel.text !== ''
   const common = { besides: [chosen, how], mark, touched }
   const choice = choices.length > 1 && (
