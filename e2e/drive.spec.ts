@@ -81,7 +81,7 @@ test('a two-stage twin-cam drive from calliper distances: a tooth out on one cam
   await expect(page.getByText(/The upper chain lies right/)).toBeVisible()
   const tries = page.getByRole('region', { name: 'Tries at the upper chain' }).getByRole('listitem')
   await expect(tries.first()).toContainText(
-    'As it was hung. Read 25.0 of 26.0 from the 1st gap anticlockwise from the exhaust sprocket mark',
+    'As it was hung. Counted 25.0 of 26.0 from the 1st gap anticlockwise from the exhaust sprocket mark',
   )
   await expect(tries.last()).toContainText('one tooth further round the exhaust sprocket')
   await expect(tries.last()).toContainText(': right.')

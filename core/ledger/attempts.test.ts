@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import type { NewEntry } from '../model'
 import { PART_IDS as ids } from '../starters'
-import { oneChainSheet, chain, counted, entriesOf } from '../testing/oneChain'
-import { attemptsAt } from '.'
+import { oneChainSheet, chain, counted, entriesOf, stateAfter } from '../testing/oneChain'
+import { attemptsAt, hiddenMarks } from '.'
 
 const sheet = oneChainSheet()
 const [loop] = sheet.loops
@@ -52,4 +52,13 @@ test('a camshaft seen at its mark is a try as well, with what it read', () => {
   // One tooth of 38 at half speed is 720 / 38 of the crank.
   expect(all[0]?.seen[0]?.latenessDeg).toBeCloseTo(720 / 38, 6)
   expect(all[1]?.seen[0]?.latenessDeg).toBe(0)
+})
+
+test('a painted link stands for a hidden mark until the chain comes off there', () => {
+  const painted: NewEntry = { kind: 'markHidden', markId: ids.crankMark, is: 'painted', why: '' }
+  const hidden = (...newEntries: NewEntry[]) => [...hiddenMarks(stateAfter(newEntries))]
+  expect(hidden(painted)).toEqual([])
+  expect(hidden(painted, moved(1))).toEqual([])
+  expect(hidden(painted, { ...moved(1), memberId: ids.crankSprocket } as NewEntry)).toEqual([ids.crankMark])
+  expect(hidden(painted, chain('off'))).toEqual([ids.crankMark])
 })
