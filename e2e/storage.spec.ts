@@ -196,13 +196,16 @@ test('one job that cannot be read fails alone, holds the guard of the others, an
       const request = indexedDB.open('link-count-own')
       request.onsuccess = () => resolve(request.result)
     })
-    const store = db.transaction('jobs', 'readwrite').objectStore('jobs')
+    const transaction = db.transaction('jobs', 'readwrite')
+    const store = transaction.objectStore('jobs')
     const [good] = await new Promise<Record<string, unknown>[]>((resolve) => {
       const request = store.getAll()
       request.onsuccess = () => resolve(request.result as Record<string, unknown>[])
     })
     await new Promise((resolve) => {
-      store.put({ ...good, id: 'bad-job', number: 2, sheetId: 'nowhere' }).onsuccess = resolve
+      // Kept once its transaction is through: leaving the page before that would take it back.
+      transaction.oncomplete = resolve
+      store.put({ ...good, id: 'bad-job', number: 2, sheetId: 'nowhere' })
     })
     db.close()
   })
