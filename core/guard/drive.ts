@@ -193,6 +193,7 @@ function outReason(
     latenessDeg: out.latenessDeg,
     safeDeg: out.safeDeg,
     ...(sheet.safeOutDeg ? {} : { safeIsUsual: true as const }),
+    ...(out.disagrees ? { disagrees: true as const } : {}),
   }
   if (ranSo(sheet, stand, shaftId))
     return [{ code: 'camshaftReadsOutRanSo', verdict: 'turn', targetId: shaftId, ...read }]

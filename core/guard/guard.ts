@@ -64,6 +64,8 @@ export interface GuardReason {
   readonly safeDeg?: number
   /** The sheet has no figure of its own for that: one tooth, or 20° (ours). */
   readonly safeIsUsual?: true
+  /** Of a camshaft that reads out: another reading of the same thing contradicts it. */
+  readonly disagrees?: true
   /** Of a job that was lost: its number, and whether it was taken out or cannot be read. */
   readonly lost?: { readonly number: number; readonly why: 'removed' | 'unreadable' }
   /** Of a loop or coupling that is not proved: what would prove it. */

@@ -259,18 +259,23 @@ describe('proof', () => {
     expect(codes(guardAfter([...refitted, reads('cam-a', 5)], sheet))).toEqual(['couplingNotRead'])
     expect(guardAfter([...refitted, reads('cam-c', 5)], sheet).verdict).toBe('turn')
   })
-  test('a reading that says out holds, early or late, until a later one replaces it', () => {
+  test('a reading that says out holds, early or late, until it is struck or two in a row agree that it is in', () => {
     const out = [...refitted, reads('cam-c', 105)]
     expect(guardAfter(out, sheet)).toMatchObject({ verdict: 'trim', limit: { forwardDeg: 4 } })
     expect(codes(guardAfter(out, sheet))).toEqual(['camshaftReadsOut'])
     expect(codes(guardAfter([...refitted, reads('cam-c', 265)], sheet))).toEqual(['camshaftReadsOut'])
-    expect(guardAfter([...out, reads('cam-c', 5)], sheet).verdict).toBe('turn')
+    const contradicted = guardAfter([...out, reads('cam-c', 5)], sheet)
+    expect(contradicted.reasons).toMatchObject([{ code: 'camshaftReadsOut', latenessDeg: 100, disagrees: true }])
+    expect(guardAfter([...out, reads('cam-c', 5), reads('cam-c', 6)], sheet).verdict).toBe('turn')
+    const first = [...refitted, reads('cam-c', 5), reads('cam-c', 105)]
+    expect(codes(guardAfter([...first, reads('cam-c', 5)], sheet))).toEqual(['camshaftReadsOut'])
   })
   test('seen at its mark: only with the crank where it is known to stand', () => {
     const meets: NewEntry = { kind: 'camSet', shaftId: 'cam-c', offDeg: 0 }
     expect(guardAfter([...refitted, meets], sheet).verdict).toBe('turn')
     expect(guardAfter([...madeSafe, say('apart'), say('together'), meets], sheet).verdict).not.toBe('turn')
     expect(codes(guardAfter([...refitted, { ...meets, offDeg: 20 }], sheet))).toEqual(['camshaftReadsOut'])
+    expect(guardAfter([...refitted, { ...meets, conditions: ['gearAstern'] }], sheet).verdict).not.toBe('turn')
   })
   test('one bank hung anew and counted, the other reads out as it ran: free the running way, unless they share a cylinder', () => {
     const sheet = twoBankSheet()

@@ -11,12 +11,15 @@ const outOf =
     on = w.sheetAt(n),
   ): { total: number | undefined; by: 'read' | 'count'; size: number } | undefined => {
     const safe = w.safeOut(shaft, on)
-    const read = w.lastOfEach(shaft, n).flatMap((one) => {
-      const said = w.saidBy(one)
-      return said && w.says(said, safe) === 'out'
-        ? [{ total: one.total as number | undefined, by: 'read' as const, size: Math.abs(said.latenessDeg) }]
-        : []
-    })
+    const read = w
+      .lastOfEach(shaft, n)
+      .flatMap(({ last, other }) => [last, other ?? []].flat())
+      .flatMap((one) => {
+        const said = w.saidBy(one)
+        return said && w.says(said, safe) === 'out'
+          ? [{ total: one.total as number | undefined, by: 'read' as const, size: Math.abs(said.latenessDeg) }]
+          : []
+      })
     const counted = w.wayTo(shaft, on).flatMap((link) => {
       const late = w.teethLate(link, n)
       if (!late || countRight(w)(late, shaft, on, safe)) return []
@@ -72,9 +75,12 @@ const provedAt =
       const good = shafts.filter(
         (shaft) =>
           !w.outOf(shaft, n, on) &&
-          w.lastOfEach(shaft, n).some((read) => {
-            const said = read.proves ? w.saidBy(read) : undefined
-            return said && w.tells(read, said, on) && w.says(said, w.safeOut(shaft, on)) === 'in'
+          w.lastOfEach(shaft, n).some(({ last, other }) => {
+            const said = last.proves ? w.saidBy(last) : undefined
+            const safe = w.safeOut(shaft, on)
+            if (!said || !w.tells(last, said, on) || w.says(said, safe) !== 'in') return false
+            const against = other && w.saidBy(other)
+            return !against || w.says(against, safe) === 'in'
           }),
       )
       const proved = new Set(['crank', ...good])

@@ -197,7 +197,13 @@ const says = ({ latenessDeg, sigmaDeg }: Lateness, safe: number) =>
 
 const lastOfEach = (w: World) => (shaft: string, n: number) => {
   const own = w.readsAt(n).filter((read) => read.shaft === shaft)
-  return own.filter((read) => own.findLast((other) => other.entry.kind === read.entry.kind) === read)
+  return [...new Set(own.map(({ entry }) => entry.kind))].map((kind) => {
+    const [last, before] = own.filter(({ entry }) => entry.kind === kind).reverse()
+    const [says, said] = [last && w.saidBy(last), before && w.saidBy(before)]
+    const apart = says && said ? Math.abs(says.latenessDeg - said.latenessDeg) : 0
+    const other = says && said && apart > 2 * Math.hypot(says.sigmaDeg, said.sigmaDeg) ? before : undefined
+    return { last: last as Read, other }
+  })
 }
 
 /** What was read and counted, and still speaks of the engine. */

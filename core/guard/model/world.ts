@@ -120,7 +120,8 @@ export interface ReadingQuestions {
   readonly safeOut: (shaft: string, on: BuildSheet) => number
   readonly says: (lateness: Lateness, safe: number) => 'in' | 'out' | 'cannotTell'
   readonly tells: (read: Read, lateness: Lateness, on: BuildSheet) => boolean
-  readonly lastOfEach: (shaft: string, n: number) => Read[]
+  /** The last reading of each kind, and the one before it where the two cannot both be true. */
+  readonly lastOfEach: (shaft: string, n: number) => { readonly last: Read; readonly other: Read | undefined }[]
 }
 export interface ProofQuestions {
   readonly outOf: (shaft: string, n: number, on?: BuildSheet) => { readonly total: number | undefined } | undefined

@@ -119,7 +119,8 @@ function addRead(
   const proves = links.every(({ is, changes }) => is === 'on' && changes.every((one) => soFar.knew(entry, one)))
   const { totalDeg } = soFar.rotation
   const reading = { entry, shaftId, jobId: entry.jobId, proves, lateness, totalDeg }
-  soFar.reads.set(readKey(reading), reading)
+  const { before: _earlier, ...before } = soFar.reads.get(readKey(reading)) ?? {}
+  soFar.reads.set(readKey(reading), { ...reading, before: 'entry' in before ? before : undefined })
 }
 
 /** Whether an engine as it stands can have run until it came in: everything on, in and driven, and nothing touched in this job. */

@@ -50,8 +50,22 @@ export const readKey = ({ entry, shaftId }: ShaftReading) =>
 const readsOf = ({ reads }: Pick<Proving, 'reads'>, shaftId: string) =>
   [...reads.values()].filter((one) => one.shaftId === shaftId)
 
+/** Two readings of one thing that cannot both be true, by two sigma of what lies between them. */
+const contradict = (a: Lateness, b: Lateness) =>
+  Math.abs(a.latenessDeg - b.latenessDeg) > 2 * Math.hypot(a.sigmaDeg, b.sigmaDeg)
+
+/** The reading before, where the last one contradicts it: until two in a row agree, or one is struck, the worse of them holds. */
+export function contradicted(proving: Proving, reading: ShaftReading): ShaftReading | undefined {
+  const { before } = reading
+  const last = before && latenessOfReading(proving, reading)
+  const earlier = before && latenessOfReading(proving, before)
+  return last && earlier && contradict(last, earlier) ? before : undefined
+}
+
 export interface ReadOut {
   readonly by: 'reading' | 'count'
+  /** It is one of two readings of one thing that cannot both be true. */
+  readonly disagrees: boolean
   readonly latenessDeg: number
   readonly safeDeg: number
   /** Where the crank stood on its ledger when it was read. */
@@ -62,11 +76,15 @@ export interface ReadOut {
 /** The worst of what was read of a camshaft, when it is further out than is safe. */
 export function readsOut(proving: Proving, shaftId: string): ReadOut | undefined {
   const safeDeg = safeOutOf(proving.sheet, shaftId).deg
-  const outs = readsOf(proving, shaftId).flatMap((reading): ReadOut[] => {
-    const lateness = latenessOfReading(proving, reading)
-    if (!lateness || saysOf(lateness, safeDeg) !== 'out') return []
-    const { totalDeg } = reading
-    return [{ by: 'reading', latenessDeg: lateness.latenessDeg, safeDeg, totalDeg, loopId: undefined }]
+  const outs = readsOf(proving, shaftId).flatMap((reading) => {
+    const other = contradicted(proving, reading)
+    return [reading, other ?? []].flat().flatMap((one): ReadOut[] => {
+      const lateness = latenessOfReading(proving, one)
+      if (!lateness || saysOf(lateness, safeDeg) !== 'out') return []
+      const { totalDeg } = one
+      const { latenessDeg } = lateness
+      return [{ by: 'reading', disagrees: other !== undefined, latenessDeg, safeDeg, totalDeg, loopId: undefined }]
+    })
   })
   const way = readDrive(proving.sheet).holdsBy(shaftId) ?? []
   const counted = way.flatMap((link): ReadOut[] => {
@@ -75,7 +93,7 @@ export function readsOut(proving: Proving, shaftId: string): ReadOut | undefined
     const isLoop = link.kind === 'loop'
     const totalDeg = (isLoop ? proving.loops : proving.couplings).get(link.id)?.countedAtDeg
     const loopId = isLoop ? link.id : undefined
-    return [{ by: 'count', latenessDeg: lateness.latenessDeg, safeDeg, totalDeg, loopId }]
+    return [{ by: 'count', disagrees: false, latenessDeg: lateness.latenessDeg, safeDeg, totalDeg, loopId }]
   })
   return [...outs, ...counted].sort((a, b) => Math.abs(b.latenessDeg) - Math.abs(a.latenessDeg))[0]
 }
@@ -174,11 +192,15 @@ export function provedShafts(proving: Proving): ReadonlySet<string> {
 
 const readsIn = (proving: Proving, shaftId: string) =>
   readsOf(proving, shaftId).some((reading) => {
+    const safeDeg = safeOutOf(proving.sheet, shaftId).deg
     const lateness = reading.proves ? latenessOfReading(proving, reading) : undefined
+    const other = contradicted(proving, reading)
+    const otherSays = other && latenessOfReading(proving, other)
     return (
       lateness &&
       canTell(proving.sheet, reading, lateness) &&
-      saysOf(lateness, safeOutOf(proving.sheet, shaftId).deg) === 'in'
+      saysOf(lateness, safeDeg) === 'in' &&
+      (!otherSays || saysOf(otherSays, safeDeg) === 'in')
     )
   })
 
@@ -204,11 +226,11 @@ export function isLinkProved(proving: Proving, kind: 'loop' | 'coupling', id: st
 
 /** A camshaft seen at its mark by eye while the drive held it, the crank at a place that the ledger knows: a crank past the timing position means a
  *  late cam, and so does a camshaft short of its mark. Undefined where the crank's place is not known or far from it. */
-export function latenessAtMark(
-  proving: Proving,
-  { shaftId, offDeg, off, markId }: EntryOf<'camSet'>,
-): Lateness | undefined {
+export function latenessAtMark(proving: Proving, entry: EntryOf<'camSet'>): Lateness | undefined {
+  const { shaftId, offDeg, off, markId } = entry
   const { sheet, rotation, poseSeenDeg } = proving
+  // With the gear astern its mark stands elsewhere.
+  if (isAstern(entry)) return undefined
   const shaft = partsOf(sheet).shaft(shaftId)
   // Of a mark that is on the sheet no more nothing is known.
   if (!shaft || (markId !== undefined && !partsOf(sheet).mark(markId))) return undefined

@@ -76,6 +76,8 @@ export interface ShaftReading {
   /** Where the reading itself is no angle of the wheel: a camshaft seen at its mark with the crank at the timing position. */
   readonly lateness: { readonly latenessDeg: number; readonly sigmaDeg: number } | undefined
   readonly totalDeg: number | undefined
+  /** The reading of the same thing before this one, nothing on the way to its camshaft touched between. */
+  readonly before?: Omit<ShaftReading, 'before'> | undefined
 }
 
 /** A job whose ledger is not to be had: nobody knows what it did to the engine. */
@@ -110,7 +112,7 @@ export interface Stand {
   readonly couplings: ReadonlyMap<string, LinkStand>
   readonly tensioners: ReadonlyMap<string, TensionerStand>
   readonly camshafts: ReadonlyMap<string, CamshaftStand>
-  /** The last reading of each kind on each thing of each camshaft, by what it is a reading of: an earlier one was a try. */
+  /** The last reading of each kind on each thing of each camshaft, with the one before it, by what it is a reading of. */
   readonly reads: ReadonlyMap<string, ShaftReading>
   readonly rotation: Rotation
   /** The crank as it was seen at the timing position in this job, on its ledger. */
