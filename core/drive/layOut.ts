@@ -1,4 +1,4 @@
-import { findRoot, type Point } from '../geometry'
+import { findRoot, polar, type Point } from '../geometry'
 import type { BuildSheet, Loop, Member } from '../model/buildSheet'
 import { err, ok, type Result } from '../result'
 import { partsOf } from '../sheet'
@@ -6,6 +6,7 @@ import { driverOf, slackAfterOf, travelSign } from './driver'
 import { loopKinds } from './loopKinds'
 import { solvePath, type PathMember } from './path'
 import { pointOf, shaftPoint } from './positions'
+import { hangs, loopTowardsDeg, turnedAbout } from './schematicPlaces'
 
 /** What a loop is solved from: circles in the plane in the order in which it passes them, its pitch and its length. Nothing of the engine but this. */
 export interface LoopLayout {
@@ -65,13 +66,7 @@ export function layOut(sheet: BuildSheet, loop: Loop): Result<LoopLayout, Layout
   const placed = place(sheet, loop, { inside, pitchMm })
   const everyPlace = placed.members.every(({ centre }) => centre)
   const toScale = everyPlace && loop.pitchMm !== undefined
-  const members = toScale
-    ? (placed.members as LaidMember[])
-    : schematic(
-        placed.members.filter(({ shaftId }) => shaftId),
-        loop.pitches?.value,
-        pitchMm,
-      )
+  const members = toScale ? (placed.members as LaidMember[]) : schematicOf(sheet, loop, placed.members, pitchMm)
   const floating = floatingOf(sheet, loop, { members, inside, pitchMm })
   return ok({
     loopId: loop.id,
@@ -178,6 +173,41 @@ function placedBefore(loop: Loop, members: readonly LaidMember[], at: number): n
     if (found >= 0) return found
   }
   return 0
+}
+
+/** Laid out by itself, then put to where its driver stands. */
+function schematicOf(sheet: BuildSheet, loop: Loop, placed: readonly PlacedMember[], pitchMm: number): LaidMember[] {
+  const laid = schematic(
+    placed.filter(({ shaftId }) => shaftId),
+    loop.pitches?.value,
+    pitchMm,
+  )
+  const driverId = driverOf(sheet, loop)?.id
+  const driver = laid.find(({ memberId }) => memberId === driverId)
+  const at = schematicPoint(sheet, driver?.shaftId) ?? { x: 0, y: 0 }
+  return turnedAbout(laid, driver, { at, towardsDeg: loopTowardsDeg(sheet, loop) })
+}
+
+/** Where a shaft stands, or is drawn where its place is not known: where the loop that turns it puts it, or beside the gear that does. Undefined where the
+ *  teeth on the way to it are not counted. */
+export function schematicPoint(sheet: BuildSheet, shaftId: string | undefined): Point | undefined {
+  const parts = partsOf(sheet)
+  const shaft = parts.shaft(shaftId)
+  if (!shaft) return undefined
+  const own = shaftPoint(sheet, shaft)
+  const hang = hangs(sheet).get(shaft.id)
+  if (own || !hang) return own
+  if (hang.by.kind === 'loop') {
+    const loop = parts.loop(hang.by.id)
+    const laid = loop && layOut(sheet, loop)
+    return laid?.ok ? laid.value.members.find((one) => one.shaftId === shaft.id)?.centre : undefined
+  }
+  const from = schematicPoint(sheet, hang.fromShaftId)
+  if (!from || hang.by.kind === 'coupling') return from
+  const mesh = parts.coupling(hang.by.id)
+  const [a, b] = [parts.member(mesh?.fromId)?.teeth?.value, parts.member(mesh?.toId)?.teeth?.value]
+  if (!a || !b) return undefined
+  return polar(from, ((a + b) * SCHEMATIC_PITCH_MM) / (2 * Math.PI), hang.towardsDeg)
 }
 
 /** How much further apart than touching wheels are drawn whose places are not known. */

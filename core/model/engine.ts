@@ -8,6 +8,8 @@ export const engineSchema = z.strictObject({
   name: nameSchema.describe('What it is called here'),
   description: field.words('What it is, in words'),
   at: timeSchema.describe('When it was put in, ISO 8601, UTC'),
+  tags: z.array(nameSchema).max(20).describe('Words it is found by').optional(),
+  archived: field.yesNo('Put away: it stands on no stand any more, and is kept').optional(),
 })
 
 /** One visit. Its whole state is the fold of its entries. */

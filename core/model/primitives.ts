@@ -39,12 +39,18 @@ export const trusted = <T extends z.ZodType>(value: T) =>
     value: value.describe('In millimetres, degrees or whole numbers, as the name of the figure says'),
     typed: z.string().max(120).describe('As it was typed'),
     trust: trustSchema.describe('Where it comes from'),
+    source: z
+      .string()
+      .max(120)
+      .optional()
+      .describe('Which book and page, or what it was measured with, as it was said'),
   })
 
 export interface Trusted<T> {
   readonly value: T
   readonly typed: string
   readonly trust: Trust
+  readonly source?: string | undefined
 }
 
 /** A length of the build sheet. Typed, it lies between these; what an old file holds may lie further out. */

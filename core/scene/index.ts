@@ -1,3 +1,4 @@
 export * from './scene'
 export { makeDriveScene } from './driveScene'
 export { countedPin } from './countedPin'
+export * from './standIns'

@@ -1,4 +1,4 @@
-import { shaftPoint, type SolvedLoop } from '../drive'
+import { schematicPoint, shaftPoint, type SolvedLoop } from '../drive'
 import { distance, type Point } from '../geometry'
 import type { BuildSheet, Member } from '../model/buildSheet'
 import { partsOf } from '../sheet'
@@ -20,7 +20,7 @@ export function toothedPartsOf(sheet: BuildSheet, solved: readonly SolvedLoop[])
   const placeOf = (shaftId: string | undefined) => {
     const shaft = parts.shaft(shaftId)
     const onLoop = onLoops.find(({ memberId }) => parts.member(memberId)?.shaftId === shaftId)
-    return (shaft && shaftPoint(sheet, shaft)) ?? onLoop?.centre
+    return (shaft && shaftPoint(sheet, shaft)) ?? onLoop?.centre ?? schematicPoint(sheet, shaftId)
   }
   const gears = sheet.couplings.flatMap(({ kind, fromId, toId }): ToothedPart[] => {
     const two = [fromId, toId].map((id) => parts.member(id))

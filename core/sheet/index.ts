@@ -1,3 +1,4 @@
 export * from './oncePerSheet'
 export * from './partsOf'
 export * from './rivals'
+export * from './edits'

@@ -1,6 +1,6 @@
 import type { Layout } from '../cylinders'
 import type { BuildSheet, Cylinder } from '../model/buildSheet'
-import { drivePartsOf, valvesOfCycle, type Topology } from './topologies'
+import { drivePartsOf, valvesOfCycle, type Pulled, type Topology } from './topologies'
 
 export interface StarterChoice {
   readonly id: string
@@ -13,6 +13,8 @@ export interface StarterChoice {
   readonly drive?: 'oneChain' | 'none' | Topology
   /** Which end of a bank its first number stands at. */
   readonly numberedFrom?: 'timing' | 'opposite'
+  /** Of two camshafts on one loop, the one that the pulled run comes from. */
+  readonly pulled?: Pulled
   readonly guide: boolean
   readonly tensioner: boolean
 }
@@ -112,7 +114,7 @@ export function beginSheet(choice: StarterChoice): BuildSheet {
   if (drive === 'none') return shape
   return drive === 'oneChain'
     ? { ...shape, ...oneChain(shape, { guide, tensioner }) }
-    : { ...shape, ...drivePartsOf(drive, shape) }
+    : { ...shape, ...drivePartsOf(drive, shape, choice.pulled) }
 }
 
 /** One camshaft, driven by one chain from a crank sprocket, with at most one guide and one tensioner. */

@@ -1,2 +1,3 @@
 export * from './beginSheet'
 export * from './topologies'
+export * from './copySheet'

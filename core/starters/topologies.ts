@@ -3,14 +3,22 @@ import type { BuildSheet, Cylinder, Loop, Mark, Member, Shaft } from '../model/b
 /** Plain shapes of drives to begin from and bend. They hold no figures but ratios that the shape itself settles. */
 export type Topology =
   | 'twinCam'
+  | 'twinCamBelt'
+  | 'chainEachCam'
   | 'twoStage'
   | 'gearThenChain'
   | 'twoChainsByIdlers'
+  | 'chainEachBank'
+  | 'chainWithPump'
   | 'beltWithPump'
   | 'beltWithIntermediate'
   | 'twoBelts'
   | 'fourCamBelt'
+  | 'gearPair'
   | 'gearsOnly'
+  | 'gearTower'
+  | 'shaftAndBevels'
+  | 'camRing'
   | 'splinedBanks'
 
 type Drive = Pick<
@@ -88,6 +96,54 @@ const shapes: Readonly<Record<Topology, { readonly parts: Parts; readonly shaftO
       couplings: [],
     },
   },
+  twinCamBelt: {
+    shaftOf: byValve,
+    parts: {
+      shafts: [
+        crank,
+        shaft('exhaust-cam', 'Exhaust camshaft', 'cam', 1, 2),
+        shaft('inlet-cam', 'Inlet camshaft', 'cam', 1, 2),
+      ],
+      members: [
+        member('crank-pulley', 'Crank pulley', 'pulley', 'crank'),
+        member('tensioner', 'Tensioner', 'tensioner'),
+        member('exhaust-pulley', 'Exhaust pulley', 'pulley', 'exhaust-cam'),
+        member('inlet-pulley', 'Inlet pulley', 'pulley', 'inlet-cam'),
+      ],
+      loops: [loop('belt', 'Belt', 'toothedBelt', 'crank-pulley', '-tensioner', 'exhaust-pulley', 'inlet-pulley')],
+      couplings: [],
+    },
+  },
+  chainEachCam: {
+    shaftOf: byValve,
+    parts: {
+      shafts: [
+        crank,
+        shaft('exhaust-cam', 'Exhaust camshaft', 'cam', 1, 2),
+        shaft('inlet-cam', 'Inlet camshaft', 'cam', 1, 2),
+      ],
+      members: [
+        member('crank-exhaust', 'Crank sprocket for the exhaust', 'sprocket', 'crank'),
+        member('crank-inlet', 'Crank sprocket for the inlet', 'sprocket', 'crank'),
+        member('tensioner-exhaust', 'Exhaust tensioner', 'tensioner'),
+        member('tensioner-inlet', 'Inlet tensioner', 'tensioner'),
+        member('exhaust-sprocket', 'Exhaust sprocket', 'sprocket', 'exhaust-cam'),
+        member('inlet-sprocket', 'Inlet sprocket', 'sprocket', 'inlet-cam'),
+      ],
+      loops: [
+        loop(
+          'chain-exhaust',
+          'Exhaust chain',
+          'rollerChain',
+          'crank-exhaust',
+          '-tensioner-exhaust',
+          'exhaust-sprocket',
+        ),
+        loop('chain-inlet', 'Inlet chain', 'rollerChain', 'crank-inlet', '-tensioner-inlet', 'inlet-sprocket'),
+      ],
+      couplings: [],
+    },
+  },
   twoStage: {
     shaftOf: byValve,
     parts: {
@@ -157,6 +213,35 @@ const shapes: Readonly<Record<Topology, { readonly parts: Parts; readonly shaftO
         ),
       ),
       couplings: banks(({ of }) => mesh('pinion', `gear-${of}`)),
+    },
+  },
+  chainEachBank: {
+    shaftOf: byBank,
+    parts: {
+      shafts: [crank, ...banks(({ of, first }) => shaft(`cam-${of}`, `${first} camshaft`, 'cam', 1, 2))],
+      members: [
+        ...banks(({ of, first }) => member(`crank-${of}`, `${first} crank sprocket`, 'sprocket', 'crank')),
+        ...banks(({ of, first }) => member(`tensioner-${of}`, `${first} tensioner`, 'tensioner')),
+        ...banks(({ of, first }) => member(`cam-sprocket-${of}`, `${first} cam sprocket`, 'sprocket', `cam-${of}`)),
+      ],
+      loops: banks(({ of, first }) =>
+        loop(`chain-${of}`, `${first} chain`, 'rollerChain', `crank-${of}`, `-tensioner-${of}`, `cam-sprocket-${of}`),
+      ),
+      couplings: [],
+    },
+  },
+  chainWithPump: {
+    shaftOf: oneCam,
+    parts: {
+      shafts: [crank, shaft('pump', 'Pump shaft', 'pump', 1, 2), shaft('camshaft', 'Camshaft', 'cam', 1, 2)],
+      members: [
+        member('crank-sprocket', 'Crank sprocket', 'sprocket', 'crank'),
+        member('tensioner', 'Tensioner', 'tensioner'),
+        member('cam-sprocket', 'Cam sprocket', 'sprocket', 'camshaft'),
+        member('pump-sprocket', 'Pump sprocket', 'sprocket', 'pump'),
+      ],
+      loops: [loop('chain', 'Chain', 'rollerChain', 'crank-sprocket', '-tensioner', 'cam-sprocket', 'pump-sprocket')],
+      couplings: [],
     },
   },
   beltWithPump: {
@@ -242,6 +327,73 @@ const shapes: Readonly<Record<Topology, { readonly parts: Parts; readonly shaftO
       couplings: [],
     },
   },
+  gearPair: {
+    shaftOf: oneCam,
+    parts: {
+      shafts: [crank, shaft('camshaft', 'Camshaft', 'cam', -1, 2)],
+      members: [member('pinion', 'Crank gear', 'gear', 'crank'), member('cam-gear', 'Cam gear', 'gear', 'camshaft')],
+      loops: [],
+      couplings: [mesh('pinion', 'cam-gear')],
+    },
+  },
+  gearTower: {
+    shaftOf: byBank,
+    parts: {
+      shafts: [
+        crank,
+        shaft('idle', 'Idler shaft', 'idler', -1, 1),
+        shaft('middle', 'Half-speed shaft', 'intermediate', 1, 2),
+        shaft('cam-a', 'First camshaft', 'cam', 1, 2),
+        shaft('cam-b', 'Second camshaft', 'cam', 1, 2),
+      ],
+      members: [
+        member('pinion', 'Crank gear', 'gear', 'crank'),
+        member('idle-gear', 'Idler gear', 'gear', 'idle'),
+        member('half-gear', 'Half-speed gear', 'gear', 'middle'),
+        member('hub-a', 'First camshaft end', 'hub', 'cam-a'),
+        member('hub-b', 'Second camshaft end', 'hub', 'cam-b'),
+      ],
+      loops: [],
+      couplings: [
+        mesh('pinion', 'idle-gear'),
+        mesh('idle-gear', 'half-gear'),
+        { ...spline('middle', 'cam-a'), kind: 'quill' },
+        { ...spline('middle', 'cam-b'), kind: 'quill' },
+      ],
+    },
+  },
+  shaftAndBevels: {
+    shaftOf: oneCam,
+    parts: {
+      shafts: [
+        crank,
+        shaft('upright', 'Upright shaft', 'intermediate', -1, 1),
+        shaft('camshaft', 'Camshaft', 'cam', 1, 2),
+      ],
+      members: [
+        member('crank-bevel', 'Crank bevel', 'gear', 'crank'),
+        member('lower-bevel', 'Lower bevel', 'gear', 'upright'),
+        member('upper-bevel', 'Upper bevel', 'gear', 'upright'),
+        member('cam-bevel', 'Cam bevel', 'gear', 'camshaft'),
+      ],
+      loops: [],
+      couplings: [mesh('crank-bevel', 'lower-bevel'), mesh('upper-bevel', 'cam-bevel')],
+    },
+  },
+  camRing: {
+    shaftOf: oneCam,
+    parts: {
+      shafts: [crank, shaft('lay', 'Layshaft', 'idler', -1, 2), shaft('camshaft', 'Cam ring', 'cam', 1, 2)],
+      members: [
+        member('pinion', 'Crank gear', 'gear', 'crank'),
+        member('lay-large', 'Large layshaft gear', 'gear', 'lay'),
+        member('lay-small', 'Small layshaft gear', 'gear', 'lay'),
+        member('ring-gear', 'Cam ring gear', 'gear', 'camshaft'),
+      ],
+      loops: [],
+      couplings: [mesh('pinion', 'lay-large'), mesh('lay-small', 'ring-gear')],
+    },
+  },
   gearsOnly: {
     shaftOf: oneCam,
     parts: {
@@ -287,6 +439,31 @@ export const valvesOfCycle = (cycleDeg: BuildSheet['cycleDeg']): readonly ('inle
 const forCycle = (one: Shaft, cycleDeg: BuildSheet['cycleDeg']): Shaft =>
   cycleDeg === 360 && one.ratio.den === 2 ? { ...one, ratio: { ...one.ratio, den: 1 } } : one
 
+/** A cam ring that turns with the crank and has half a lobe more than there are cylinders to each turn of it: four-stroke, an odd number in the star. */
+const forStar = (one: Shaft, topology: Topology, cylinders: number): Shaft =>
+  topology === 'camRing' && one.kind === 'cam' && cylinders % 2 === 1
+    ? { ...one, ratio: { num: 1, den: cylinders + 1 } }
+    : one
+
+/** Which of two camshafts on one loop is the last before the crank, so that the pulled run comes from it. */
+export type Pulled = 'inlet' | 'exhaust'
+
+/** The same path with the two camshafts the other way about. */
+const asPulled =
+  (pulled: Pulled) =>
+  (one: Loop): Loop => {
+    const at = (valve: Pulled) => one.path.findIndex(({ memberId }) => memberId.startsWith(`${valve}-`))
+    const [inlet, exhaust] = [at('inlet'), at('exhaust')]
+    if (inlet < 0 || exhaust < 0 || (pulled === 'inlet') === inlet > exhaust) return one
+    const path = [...one.path]
+    const [a, b] = [path[inlet], path[exhaust]]
+    if (a && b) [path[inlet], path[exhaust]] = [b, a]
+    return { ...one, path }
+  }
+
+/** Shapes with two camshafts on one loop: which of them the pulled run comes from has to be said. */
+export const ASKS_PULLED: readonly Topology[] = ['twinCam', 'twinCamBelt', 'twoStage']
+
 /** Where there are no inlet valves, what would work them works the fuel pumps. */
 const nameForCycle = <T extends { readonly name: string }>(one: T, cycleDeg: BuildSheet['cycleDeg']): T =>
   cycleDeg === 360 ? { ...one, name: one.name.replace(/Inlet/, 'Fuel').replace(/inlet/, 'fuel') } : one
@@ -296,12 +473,16 @@ const nameForCycle = <T extends { readonly name: string }>(one: T, cycleDeg: Bui
 export function drivePartsOf(
   topology: Topology,
   { cylinders, cycleDeg }: Pick<BuildSheet, 'cylinders' | 'cycleDeg'>,
+  pulled: Pulled = 'inlet',
 ): Drive {
   const { parts: plain, shaftOf } = shapes[topology]
   const parts = {
     ...plain,
-    shafts: plain.shafts.map((one) => nameForCycle(forCycle(one, cycleDeg), cycleDeg)),
+    shafts: plain.shafts.map((one) =>
+      nameForCycle(forCycle(forStar(one, topology, cylinders.length), cycleDeg), cycleDeg),
+    ),
     members: plain.members.map((one) => nameForCycle(one, cycleDeg)),
+    loops: plain.loops.map((one) => nameForCycle(asPulled(pulled)(one), cycleDeg)),
   }
   const onLoops = new Set(parts.loops.flatMap(({ path }) => path.map(({ memberId }) => memberId)))
   const toothed = parts.members.filter(({ shaftId }) => shaftId)
@@ -333,4 +514,14 @@ export function drivePartsOf(
 }
 
 /** Shapes that need two banks to work the valves of. */
-export const NEEDS_TWO_BANKS: readonly Topology[] = ['twoChainsByIdlers', 'twoBelts', 'fourCamBelt', 'splinedBanks']
+export const NEEDS_TWO_BANKS: readonly Topology[] = [
+  'twoChainsByIdlers',
+  'chainEachBank',
+  'twoBelts',
+  'fourCamBelt',
+  'gearTower',
+  'splinedBanks',
+]
+
+/** Shapes of a star. */
+export const NEEDS_STAR: readonly Topology[] = ['camRing']

@@ -1,0 +1,37 @@
+import { shaftPoint } from '../drive'
+import type { BuildSheet } from '../model/buildSheet'
+import { partsOf } from '../sheet'
+
+/** One figure of a build sheet: of the sheet itself, or of a part by its id. A count's id is its stretch; a valve's is its kind. */
+export interface Figure {
+  readonly list: 'sheet' | 'members' | 'loops' | 'shafts' | 'marks' | 'counts' | 'cams'
+  readonly id: string
+  /** Its field; of a shaft `distance` and `direction`, however it is placed. */
+  readonly field: string
+}
+
+export const figureKey = ({ list, id, field }: Figure) => `${list} ${id} ${field}`
+
+/** Whether a build sheet has a figure. */
+export function isGiven(sheet: BuildSheet, { list, id, field }: Figure): boolean {
+  if (list === 'sheet')
+    return field === 'interference'
+      ? sheet.interference.value !== 'unknown'
+      : sheet[field as keyof BuildSheet] !== undefined
+  if (list === 'shafts') return isPlaced(sheet, id, field)
+  if (list === 'counts') return sheet.counts.some((one) => `${one.fromMarkId}>${one.toMarkId}` === id)
+  const one =
+    list === 'cams'
+      ? sheet.cams.find(({ valve }) => valve === id)
+      : (sheet[list] as readonly { readonly id: string }[]).find((part) => part.id === id)
+  return one !== undefined && (one as Record<string, unknown>)[field] !== undefined
+}
+
+function isPlaced(sheet: BuildSheet, id: string, field: string): boolean {
+  const shaft = partsOf(sheet).shaft(id)
+  if (!shaft) return false
+  if (shaftPoint(sheet, shaft)) return true
+  const { position } = shaft
+  if (position?.how !== 'polar') return false
+  return (field === 'distance' ? position.distanceMm : position.directionDeg) !== undefined
+}
