@@ -55,9 +55,9 @@ interface Tried {
 }
 
 /** Types into every text field in sight, leaves it and presses Enter in it; gives what a field then held that did not keep what was typed. */
-async function typeAbsurd(page: Page, from: number): Promise<{ fields: number; lost: Tried[] }> {
+async function typeAbsurd(page: Page, from: number, within: string): Promise<{ fields: number; lost: Tried[] }> {
   return page.evaluate(
-    async ([things, each, start]) => {
+    async ([things, each, start, within]) => {
       const settle = async () => {
         for (let i = 0; i < 400; i++) {
           await new Promise((resolve) => setTimeout(resolve))
@@ -67,8 +67,14 @@ async function typeAbsurd(page: Page, from: number): Promise<{ fields: number; l
       const labelOf = (field: HTMLInputElement | HTMLTextAreaElement) =>
         field.labels?.[0]?.textContent ?? field.getAttribute('aria-label') ?? field.name
       const fields = () =>
-        [...document.querySelectorAll<HTMLInputElement | HTMLTextAreaElement>('input, textarea')].filter(
-          (one) => (one.tagName === 'TEXTAREA' || one.type === 'text') && !one.disabled && !one.readOnly,
+        [
+          ...document.querySelectorAll<HTMLInputElement | HTMLTextAreaElement>(`${within} input, ${within} textarea`),
+        ].filter(
+          (one) =>
+            (one.tagName === 'TEXTAREA' || one.type === 'text') &&
+            !one.disabled &&
+            !one.readOnly &&
+            !one.closest('.part-list'),
         )
       const set = (field: HTMLInputElement | HTMLTextAreaElement, text: string) => {
         field.focus()
@@ -115,7 +121,7 @@ async function typeAbsurd(page: Page, from: number): Promise<{ fields: number; l
       }
       return { fields: count, lost }
     },
-    [ABSURD as readonly string[], EACH, from] as const,
+    [ABSURD as readonly string[], EACH, from, within] as const,
   )
 }
 
@@ -124,8 +130,8 @@ test('every field of every page takes forty absurd things with a word beside it,
   const errors: string[] = []
   page.on('pageerror', (error) => errors.push(error.message))
   const seen = new Map<string, number>()
-  const check = async (where: string) => {
-    const { fields, lost } = await typeAbsurd(page, seen.size)
+  const check = async (where: string, within = 'body') => {
+    const { fields, lost } = await typeAbsurd(page, seen.size, within)
     seen.set(where, fields)
     expect(lost, where).toEqual([])
     expect(errors, where).toEqual([])
@@ -140,11 +146,17 @@ test('every field of every page takes forty absurd things with a word beside it,
     .evaluateAll((all) => all.map((one) => one.closest('a')?.getAttribute('href') ?? ''))
   for (const address of EACH === ABSURD.length ? engines : engines.slice(0, 1)) {
     await page.goto(address)
-    await page.locator('.engine-sheet').waitFor()
-    const more = page.getByRole('button', { name: /show every part/ })
-    if (await more.count()) await more.click()
+    await page.locator('details.part-list > summary').click()
     await page.locator('details').evaluateAll((all) => all.forEach((one) => one.setAttribute('open', '')))
     await check(address)
+    await page.getByLabel('Find a part or a figure').fill('')
+    const parts = await page.locator('.part-line').evaluateAll((all) => all.map((one) => one.getAttribute('data-part')))
+    for (const part of parts) {
+      await page.goto(`${address}?part=${part ?? ''}`)
+      await page.locator('.part-panel').waitFor()
+      await page.locator('.part-panel details').evaluateAll((all) => all.forEach((one) => one.setAttribute('open', '')))
+      await check(`${address} ${part ?? ''}`, '.part-panel')
+    }
     await page.goto(`${address}/paper`)
     await page.locator('main').waitFor()
     await check(`${address}/paper`)

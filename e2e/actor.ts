@@ -7,6 +7,8 @@ export interface Actor {
   write(label: string | RegExp, text: string): Promise<void>
   choose(label: string | RegExp, option: string | RegExp): Promise<void>
   open(summary: string | RegExp): Promise<void>
+  /** On an engine's page: the part that something belongs to. */
+  findPart(figure: string): Promise<void>
   count(n: number): Promise<void>
   /** One of several buttons in a row, of which one is chosen. */
   pick(group: string | RegExp, option: string): Promise<void>
@@ -28,11 +30,54 @@ abstract class Hand implements Actor {
     this.tally.clicks++
     await this.act(target)
   }
-  async write(label: string | RegExp, text: string) {
+  /** A field that is in sight; on an engine's page by the part that it belongs to. */
+  protected async field(label: string | RegExp) {
     const field = this.page
       .getByLabel(label, { exact: typeof label === 'string' })
       .filter({ visible: true })
       .first()
+    const list = this.page.locator('details', { has: this.page.locator('summary', { hasText: 'All parts' }) })
+    await expect(field.or(list).first()).toBeVisible()
+    if (typeof label === 'string' && (await list.count()) > 0 && (await field.count()) === 0)
+      await this.findPart(label, field)
+    return field
+  }
+  /** Goes to the part that a figure belongs to, by the list of all parts. */
+  async findPart(figure: string, field?: Locator) {
+    const panel = this.page.getByRole('region', { name: 'Part', exact: true })
+    this.tally.clicks++
+    for (let i = 0; i < 6; i++) {
+      const found = await this.search(figure)
+      if (i >= (await found.count())) break
+      const name = await found.nth(i).locator('strong').innerText()
+      if (i === 0) await this.page.keyboard.press('Enter')
+      else await found.nth(i).click()
+      await expect(panel.getByRole('heading', { name, exact: true })).toBeVisible()
+      if (!field || (await field.count()) > 0) return
+      const folded = panel.locator('details:not([open]) > summary').filter({ visible: true })
+      for (let k = 0; k < 6 && (await folded.count()) > 0; k++) await folded.first().click()
+      if ((await field.count()) > 0) return
+    }
+    throw new Error(`No part of this engine has the figure ${figure}`)
+  }
+  /** What the list of all parts finds. */
+  private async search(words: string) {
+    const list = this.page.locator('details.part-list')
+    const field = this.page.getByLabel('Find a part or a figure')
+    // It is put away once something was found, which may be under way still.
+    await expect(async () => {
+      if ((await list.getAttribute('open')) === null) await this.act(list.locator('summary'))
+      await expect(field).toBeVisible({ timeout: 500 })
+    }).toPass()
+    await this.act(field)
+    await this.page.keyboard.press('Control+A')
+    await this.page.keyboard.type(words)
+    const found = list.locator('.part-line')
+    await expect(found.first()).toBeVisible()
+    return found
+  }
+  async write(label: string | RegExp, text: string) {
+    const field = await this.field(label)
     this.tally.fields++
     await this.act(field)
     await this.page.keyboard.press('Control+A')
@@ -40,10 +85,12 @@ abstract class Hand implements Actor {
   }
   async choose(label: string | RegExp, option: string | RegExp) {
     this.tally.fields++
-    const field = this.page
-      .getByLabel(label, { exact: typeof label === 'string' })
-      .filter({ visible: true })
-      .first()
+    const cards = this.page.getByRole('radiogroup', { name: label }).filter({ visible: true })
+    if (typeof option === 'string' && (await cards.count()) > 0) {
+      await this.pickCard(cards.first(), option)
+      return expect(cards.getByRole('radio', { name: option, exact: true })).toBeChecked()
+    }
+    const field = await this.field(label)
     const value =
       typeof option === 'string'
         ? { label: option }
@@ -51,6 +98,9 @@ abstract class Hand implements Actor {
     const [chosen = ''] = await field.selectOption(value)
     // What it changes is there once it was written; a choice that only adds something goes back to its first line.
     await expect(field).toHaveValue(chosen)
+  }
+  protected async pickCard(cards: Locator, option: string) {
+    await this.act(cards.getByText(option, { exact: true }))
   }
   async open(summary: string | RegExp) {
     const part = this.page
@@ -106,14 +156,18 @@ export class KeyHand extends Hand {
     else if (kind === 'button' || kind === 'a' || kind === 'summary') await this.page.keyboard.press('Enter')
   }
   override async choose(label: string | RegExp, option: string | RegExp) {
-    if (typeof option !== 'string') return super.choose(label, option)
-    const field = this.page.getByLabel(label).filter({ visible: true }).first()
+    const cards = this.page.getByRole('radiogroup', { name: label }).filter({ visible: true })
+    if (typeof option !== 'string' || (await cards.count()) > 0) return super.choose(label, option)
+    const field = await this.field(label)
     await this.reach(field)
     // By arrows: letters typed one by one start anew when the machine is slow.
     const at = (await field.locator('option').allTextContents()).indexOf(option)
     await this.page.keyboard.press('Home')
     for (let i = 0; i < at; i++) await this.page.keyboard.press('ArrowDown')
     await expect(field.locator('option:checked')).toHaveText(option)
+  }
+  protected override async pickCard(cards: Locator, option: string) {
+    await this.reach(cards.getByRole('radio', { name: option, exact: true }))
   }
   override async count(n: number) {
     const counter = this.page.getByRole('button', { name: /counted\. Touch for each pin/ })

@@ -4,6 +4,16 @@ import type { Actor } from './actor'
 /** How it is said that the crank stands where it should: by the crank's own mark while no zero is known. */
 export const AT_ITS_PLACE = /^(It stands at the timing position|The .* is at .*)$/
 
+/** Of two camshafts on one chain or belt: the inlet's is the last before the crank. */
+export async function sayPulled(actor: Actor) {
+  const name = 'The pulled run goes to the crank from the'
+  if ((await actor.page.getByRole('radiogroup', { name }).count()) > 0)
+    await actor.pick(
+      name,
+      (await actor.page.getByText('fuel camshaft', { exact: true }).count()) > 0 ? 'fuel camshaft' : 'inlet camshaft',
+    )
+}
+
 /** A build sheet begun by hand: an engine in line with so many cylinders, driven by a shape, its running direction and whether it can hit. */
 export async function beginEngine(
   actor: Actor,
@@ -21,6 +31,7 @@ export async function beginEngine(
   await actor.choose('Cylinders stand', 'in line')
   await actor.choose('How many', cylinders)
   await actor.choose('Camshafts are driven by', drive)
+  await sayPulled(actor)
   await actor.press('Begin its build sheet')
   await expect(actor.page.getByRole('heading', { name })).toBeVisible()
   await actor.choose('The crank runs, seen from the timing side', 'clockwise')

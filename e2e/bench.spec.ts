@@ -135,7 +135,7 @@ test('wrong, empty, absurd and contradictory input gets a message and loses noth
     ['Stroke', '4 furlongs', /is no unit of length/],
     ['Teeth, crank sprocket', '19.5', /whole number from 5 to 400/],
     ['Teeth, cam sprocket', '99999999', /too large/],
-    ['Cam stands towards', '13 o’clock', /clock face/],
+    ['Camshaft stands towards', '13 o’clock', /clock face/],
     ['Inlet opens, before TDC', '400', /from -180 to 180/],
   ]
   for (const [label, text, message] of wrong) {
@@ -146,7 +146,9 @@ test('wrong, empty, absurd and contradictory input gets a message and loses noth
   }
   // The bad text is kept with its field; the sheet keeps its last good figure.
   await page.reload()
-  await expect(page.getByLabel('Cam stands towards', { exact: true })).toHaveValue('13 o’clock')
+  await expect(page.getByRole('region', { name: 'Typed and not taken' })).toContainText('Camshaft “13 o’clock”')
+  await actor.findPart('Camshaft stands towards')
+  await expect(page.getByLabel('Camshaft stands towards', { exact: true })).toHaveValue('13 o’clock')
   await actor.write('Rod, centre to centre', '40 mm')
   await page.keyboard.press('Tab')
   await expect(page.getByText(/no longer than the throw of 56\.0 mm/)).toBeVisible()

@@ -52,10 +52,13 @@ test('a two-stage twin-cam drive from calliper distances: a tooth out on one cam
     await actor.write(label, text)
   await page.keyboard.press('Tab')
   const side = page.getByLabel('Drive and jobs')
-  await expect(side).toContainText(
-    '1st gap anticlockwise from the exhaust sprocket mark to inlet sprocket mark26.0 pitches',
+  await actor.findPart('Counts of the upper chain')
+  const part = page.getByRole('region', { name: 'Part', exact: true })
+  await expect(part).toContainText(
+    '1st gap anticlockwise from the exhaust sprocket mark to inlet sprocket mark: 26.0 pitches',
   )
-  await expect(side).toContainText('Inlet sprocket mark to small intermediate sprocket mark35.0 pitches')
+  await expect(part).toContainText('Inlet sprocket mark to small intermediate sprocket mark: 35.0 pitches')
+  await actor.open('Sums at the bench')
   await actor.open('What meets again, and when')
   await expect(side).toContainText('Upper chain: same link, same toothevery 68 turns')
 
@@ -137,7 +140,7 @@ if (process.env['JOURNEYS'] === 'all')
 
 test('a belt round four cams is painted from its link map', async ({ page }) => {
   const actor = new MouseHand(page)
-  await page.goto('/demo/engine/launch')
+  await page.goto('/demo/engine/launch?part=loop:belt')
   await actor.open('Link map')
   // Worked out by hand from the counts of its sections: 46, then 21, 60 and 22 teeth on.
   await expect(page.getByText(/Crank pulley mark: tooth 0, where counting starts/)).toBeVisible()
@@ -148,7 +151,8 @@ test('a belt round four cams is painted from its link map', async ({ page }) => 
   await expect(page.getByRole('img', { name: '193 teeth unrolled' })).toBeVisible()
   const saved = page.waitForEvent('download')
   await actor.press('Link map on paper, A4')
-  expect((await saved).suggestedFilename()).toBe('link-map-a4.pdf')
+  expect((await saved).suggestedFilename()).toBe('survey-launch-link-map-a4.pdf')
+  await actor.open('Sums at the bench')
   await actor.open('Lengths you can buy')
   await actor.write('Pitches or teeth, as offered', '190, 193 196')
   await expect(page.getByText(/closes, 0\.34 over/)).toBeVisible()

@@ -37,11 +37,13 @@ async function startJob(page: Page) {
 }
 
 test('turning the Face with 120 links and 3 members', async ({ page }) => {
-  await page.goto('/demo/engine/tractor')
-  await page.getByLabel('Crank centre to cam centre', { exact: true }).fill('430.1 mm')
+  await page.goto('/demo/engine/tractor?part=shaft:camshaft')
+  await page.getByLabel('Centre of the crank to centre of the camshaft', { exact: true }).fill('430.1 mm')
+  await page.keyboard.press('Tab')
+  await page.goto('/demo/engine/tractor?part=loop:chain')
   await page.getByLabel('Pitches in the whole chain', { exact: true }).fill('120')
   await page.keyboard.press('Tab')
-  await expect(page.getByText('120 pitches')).toBeVisible()
+  await expect(page.getByText('120 pitches').first()).toBeVisible()
   await startJob(page)
   await turnTheFace(page, '120 links, 3 members')
 })

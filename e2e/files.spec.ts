@@ -155,6 +155,7 @@ test('build sheets that went on apart on two copies both stay, hold the guard, a
     .getByRole('button', { name: /is right/ })
     .click()
   await expect(rivals).toHaveCount(0)
+  await actor.findPart('Stroke')
   await expect(page.getByLabel('Stroke', { exact: true })).toHaveValue('90 mm')
   await page.goto('/own/job/job-there')
   await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible()

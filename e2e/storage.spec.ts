@@ -110,6 +110,9 @@ test('a write that fails keeps what was typed, says why, and is done once when i
   await expect(page.getByRole('dialog', { name: 'Start a job' })).toBeVisible()
 })
 
+/** The engine’s page with a part open. */
+const partOf = (page: Page, part: string) => `${new URL(page.url()).pathname}?part=${part}`
+
 test('two tabs on one build sheet change a field each, and both stay; with and without a channel', async ({
   context,
 }) => {
@@ -117,6 +120,7 @@ test('two tabs on one build sheet change a field each, and both stay; with and w
   await beginEngine(new MouseHand(a), engine)
   for (const deaf of [false, true]) {
     if (deaf) await b.addInitScript(() => Reflect.deleteProperty(window, 'BroadcastChannel'))
+    await a.goto(partOf(a, 'crank:'))
     await b.goto(a.url())
     await expect(b.getByLabel('Stroke', { exact: true })).toBeVisible()
     const [stroke, rod] = deaf ? ['81 mm', '141 mm'] : ['80 mm', '140 mm']

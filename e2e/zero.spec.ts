@@ -88,6 +88,7 @@ test('a dial-indicator job on a V-twin, from fitting the wheel to both TDCs mark
   await expect(page.locator('.strip-next')).toContainText('One turn too many')
 
   await actor.press('Pump twin', 'link')
+  await actor.findPart('Once round the rim')
   await actor.press('Rim marks and degree wheels on paper', 'link')
   const row = page.getByRole('row', { name: /^TDC 2/ })
   await expect(row).toContainText('90.0° after TDC of 1')
@@ -96,9 +97,9 @@ test('a dial-indicator job on a V-twin, from fitting the wheel to both TDCs mark
   await actor.write('More angles, one a line', 'spark 1: 28 before')
   await expect(page.getByRole('row', { name: /^spark 1/ })).toContainText('41.5 mm clockwise')
   for (const [button, name] of [
-    [/^Tape as PDF/, 'rim-tape-a4.pdf'],
-    ['Tape as SVG', 'rim-tape.svg'],
-    [/^Wheel as PDF/, 'degree-wheel-a4.pdf'],
+    [/^Tape as PDF/, 'pump-twin-rim-tape-a4.pdf'],
+    ['Tape as SVG', 'pump-twin-rim-tape.svg'],
+    [/^Wheel as PDF/, 'pump-twin-degree-wheel-a4.pdf'],
   ] as const) {
     const saved = page.waitForEvent('download')
     await actor.press(button)
@@ -125,6 +126,7 @@ test('a mark found 6° out is recorded as displaced, and the build sheet keeps i
   await actor.press('Put this on the build sheet')
   await expect(verdict).toContainText('On the build sheet.')
   await actor.press('Searchlight generator', 'link')
+  await actor.findPart('White line')
   await expect(page.getByText(/found 6\.0° after its claim \(job 1\)/)).toBeVisible()
   await expect(page.getByText('Build sheet 3, 2 older kept')).toBeVisible()
 })

@@ -49,6 +49,8 @@ export const storeVersions: readonly StoreVersion[] = [
   { version: 8, name: '008-gears-and-guides', stores: { ...stores, summaries: summaryIndexes }, up: {}, file: 7 },
   // Marks may say how exact they are, the crank and the camshafts may be seen by them: nothing of before changes.
   { version: 9, name: '009-by-marks', stores: { ...stores, summaries: summaryIndexes }, up: {}, file: 8 },
+  // A figure may name its book and page: nothing of before changes.
+  { version: 10, name: '010-sources', stores: { ...stores, summaries: summaryIndexes }, up: {}, file: 9 },
 ]
 
 /** Bank axes say how far they are trusted; layout and marks of the rim are on the sheet. */

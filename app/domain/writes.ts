@@ -42,6 +42,15 @@ export const beginEngine = (engine: Engine, sheet: BuildSheet, takes: readonly D
     give: undefined,
   }))
 
+/** Changes what an engine is called, its words, its tags, or whether it is put away: as it is when the write has its turn. */
+export const changeEngine = (engineId: string, change: (engine: Engine) => Engine, takes: readonly DraftRow[] = []) =>
+  commit((state): Made<Engine> => {
+    const engine = engineSelectors.selectById(state.engines, engineId)
+    if (!engine) throw new WriteError('gone', `There is no engine ${engineId}`)
+    const row = engineSchema.parse({ ...change(engine), id: engine.id, at: engine.at })
+    return { batch: { put: { engines: [row] }, ...taken(state, takes) }, give: row }
+  })
+
 export const openJob = (job: Omit<Job, 'id' | 'at' | 'number'>, takes: readonly DraftRow[] = []) =>
   commit((state, { newId, now }) => {
     if (!engineSelectors.selectById(state.engines, job.engineId)) throw new WriteError('gone', 'The engine is gone')

@@ -5,7 +5,7 @@ import { ErrorBoundary } from 'react-error-boundary'
 export const WholeBoundary = ({ children }: { readonly children: ReactNode }) => (
   <ErrorBoundary
     fallbackRender={({ error }) => (
-      <main>
+      <main id="main">
         <div className="page-message" role="alert">
           <h1>Something of ours went wrong</h1>
           <p>Every entry was saved as it was made. Load the page again to go on from the same place.</p>

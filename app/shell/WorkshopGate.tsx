@@ -50,7 +50,7 @@ function OpenGate({ kind }: { kind: WorkshopKind }) {
   }, [kind])
   if (failed) {
     return (
-      <main>
+      <main id="main">
         <div className="page-message" role="alert">
           <h1>The workshop cannot be opened</h1>
           <p>

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react'
+import { useEffect, type MouseEvent, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { Logo } from './Logo'
 import { useWorkshop } from './WorkshopContext'
@@ -13,8 +13,16 @@ export function PageHeader({
   readonly children?: ReactNode
 }) {
   const { kind } = useWorkshop()
+  // The tab, the history and what a print is saved as name the page.
+  const title = crumbs.length > 0 ? `${crumbs.map(({ words }) => words).join(', ')} · Link Count` : 'Link Count'
+  useEffect(() => {
+    document.title = title
+  }, [title])
   return (
     <header className="page-header">
+      <a href="#main" className="skip" onClick={goToMain}>
+        To the main part
+      </a>
       <Link to={`/${kind}`} className="home" aria-label="Link Count, workshop">
         <Logo />
         <strong className="wide">Link Count</strong>
@@ -49,4 +57,12 @@ export function PageHeader({
       </div>
     </header>
   )
+}
+
+/** A link within the page, but for the address: the app's own routes stand in that. */
+function goToMain(event: MouseEvent) {
+  event.preventDefault()
+  const main = document.querySelector('main')
+  main?.setAttribute('tabindex', '-1')
+  main?.focus()
 }

@@ -8,6 +8,7 @@ async function readByGauge(actor: Actor, deg: string, { first = false } = {}) {
   await actor.pick('Off it by', 'gap, pin')
   await actor.choose('Measured by', 'A pin gauge that reads degrees')
   await actor.write('The gauge reads, degrees off', deg)
+  await actor.write('Good to, degrees either way', '0.05')
   // An engine that runs either way is read differently each way: asked once.
   if (first) await actor.pick('The reversing gear stands', 'Gear ahead')
   await actor.press(/^Write it down: cam/)

@@ -32,7 +32,6 @@ export async function quillBanks(actor: Actor) {
     ['Cylinders stand', 'in a V'],
     ['Camshafts are driven by', 'a chain, then splined shafts to each bank'],
   ])
-  await actor.open('Each cylinder')
   await figures(actor, [
     ['Firing TDC of 2, if it is known', '290'],
     ['Teeth, crank sprocket', '18'],

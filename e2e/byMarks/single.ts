@@ -21,7 +21,7 @@ export async function singleByMarks(actor: Actor) {
   await figures(actor, [
     ['Teeth, crank sprocket', '17'],
     ['Teeth, cam sprocket', '34'],
-    ['Pitches from cam mark to crank mark, tight run', '27'],
+    ['From cam mark to crank mark', '27'],
   ])
   await startAtTdc(actor)
   await crankByItsMark(actor)

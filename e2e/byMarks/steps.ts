@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test'
 import type { Actor } from '../actor'
-import { startTicks } from '../beginEngine'
+import { sayPulled, startTicks } from '../beginEngine'
 
 /* What whole jobs by marks and counts are made of, by whichever hand. A field is a value typed or an option chosen. */
 
@@ -25,6 +25,7 @@ export async function newEngine(
   await actor.write('What you call it', name)
   for (const [label, option] of shape) await actor.choose(label, option)
   if (twoStroke) await actor.pick('Strokes', 'Two-stroke')
+  await sayPulled(actor)
   await actor.press('Begin its build sheet')
   await expect(actor.page.getByRole('heading', { name })).toBeVisible()
   await actor.choose('The crank runs, seen from the timing side', 'clockwise')

@@ -39,7 +39,6 @@ export async function veeByMarks(actor: Actor) {
     ['Cylinders stand', 'in a V'],
     ['Camshafts are driven by', 'idler gears, a chain to each bank'],
   ])
-  await actor.open('Each cylinder')
   await figures(actor, [
     ['Firing TDC of 2, if it is known', '290'],
     ['Teeth, crank pinion', '24'],

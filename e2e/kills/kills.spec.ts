@@ -148,7 +148,7 @@ test(`killed ${KILLS} times while it writes, nothing acknowledged is lost and no
     await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
     const job = page.url()
     const file = await freshFile(page)
-    await page.goto(`${base}/own/engine/${engine}`)
+    await page.goto(`${base}/own/engine/${engine}?part=crank:`)
     for (let round = 0; round < KILLS; round++) {
       const { page: now } = browser
       const work = [
@@ -166,7 +166,7 @@ test(`killed ${KILLS} times while it writes, nothing acknowledged is lost and no
       await browser.kill()
       browser = await Killable.launch(profile)
       const after = browser.page
-      await after.goto(`${base}/own/engine/${engine}`)
+      await after.goto(`${base}/own/engine/${engine}?part=crank:`)
       await expect(after.getByRole('heading', { name: 'Saw bench' })).toBeVisible()
       const raw = await readStored(after)
       if (raw.recovered) recoveries++

@@ -13,7 +13,7 @@ import { PageHeader } from '../../ui/PageHeader'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { formatDate, itemSentence, meterWords, stepTitle, verdictTitle } from '../../ui/wording'
 import { Half, MarksRow, SetRows, Timing, WearRows } from './cardRows'
-import { CountRows, TryRows } from './loopRows'
+import { CountRows, CouplingRows, TryRows } from './loopRows'
 import './card.css'
 
 /** The finished timing card: printed on one page, exported, and what the next job starts from. */
@@ -42,7 +42,7 @@ function OpenCard({ jobId }: { readonly jobId: string }) {
           Print
         </Button>
       </PageHeader>
-      <main>
+      <main id="main">
         <Card view={view} />
       </main>
     </div>
@@ -67,7 +67,7 @@ function CardHead({ view }: { view: JobView }) {
       <div>
         <h1>{engine.name}</h1>
         <p>
-          {engine.description} · Job {view.label}, {formatDate(job.at)}
+          {engine.description && `${engine.description} · `}Job {view.label}, {formatDate(job.at)}
           {job.meter && ` · ${meterWords(job.meter)}`}
           {job.reason && ` · ${job.reason}`}
         </p>
@@ -143,6 +143,7 @@ function TimingTable({ view }: { view: JobView }) {
         ))}
         <CountRows view={view} />
         <TryRows view={view} />
+        <CouplingRows view={view} />
         <SetRows view={view} />
         <WearRows view={view} />
       </tbody>

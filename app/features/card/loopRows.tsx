@@ -4,7 +4,7 @@ import type { EntryOf } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
-import { inSentence, nounsOf, ruleWords } from '../../ui/wording'
+import { couplingName, placesWords, inSentence, nounsOf, ruleWords } from '../../ui/wording'
 
 /** Every stretch that was counted, each with its own marks, run, rule and verdict. */
 export function CountRows({ view }: { view: JobView }) {
@@ -121,4 +121,32 @@ export function TryRows({ view: { state, sheet } }: { view: JobView }) {
       </td>
     </tr>
   ))
+}
+
+/** Couplings and gears that were drawn apart: how each was put together, in the order of the work. */
+export function CouplingRows({ view: { state, sheet } }: { view: JobView }) {
+  return sheet.couplings.flatMap((coupling) => {
+    const { id, kind } = coupling
+    const entries = state.live.filter((one): one is EntryOf<'coupling'> => one.kind === 'coupling')
+    const own = entries.filter(({ couplingId }) => couplingId === id)
+    if (own.length === 0) return []
+    const put = own.flatMap(({ change, steps, stepsTo }) =>
+      change === 'apart'
+        ? []
+        : [[placesWords(steps, kind), ...(stepsTo === undefined ? [] : [placesWords(stepsTo, kind)])].join(' and ')],
+    )
+    return (
+      <tr key={id}>
+        <th scope="row">{couplingName(coupling, sheet)}</th>
+        <td colSpan={2}>
+          {put.length > 0 && (
+            <>
+              put together <span className="reading">{put.join('; then ')}</span>
+            </>
+          )}
+          {own.at(-1)?.change === 'apart' && `${put.length > 0 ? '; then ' : ''}left apart`}.
+        </td>
+      </tr>
+    )
+  })
 }

@@ -1,182 +1,193 @@
-import { Button } from '@mantine/core'
+import { Button, SegmentedControl } from '@mantine/core'
+import { useHotkeys } from '@mantine/hooks'
 import { useState } from 'react'
-import { Link, useParams } from 'react-router'
+import { useParams, useSearchParams } from 'react-router'
 import type { BuildSheet, Engine } from '@link-count/core/model'
 import { sheetLabels } from '@link-count/core/sheet'
-import { PART_IDS } from '@link-count/core/starters'
+import { otherSide, type Side } from '@link-count/core/units'
 import { newestSheet } from '../../domain/sheets'
-import { selectEngine, selectJobs, selectSheets } from '../../domain/selectors'
-import { selectJobView, selectNotReadable } from '../../domain/views'
+import { selectEngine, selectSheets } from '../../domain/selectors'
 import { changeSheet } from '../../domain/writes'
 import { useAppDispatch, useAppSelector } from '../../store'
-import { ChainProgress } from '../../ui/ChainProgress'
-import { pinState } from '../../ui/pinState'
 import { EngineGate } from '../../ui/EngineGate'
-import { PageHeader } from '../../ui/PageHeader'
-import { saveToFile } from '../../ui/saveToFile'
-import { useWorkshop } from '../../ui/WorkshopContext'
-import { formatDate, stepTitle } from '../../ui/wording'
 import { takenOf, type Taken } from '../../ui/fields'
+import { PageHeader } from '../../ui/PageHeader'
 import { useAttempt } from '../../ui/useAttempt'
+import { AboutEngine } from './AboutEngine'
+import { Answers } from './answers/Answers'
+import { MeasureNext } from './answers/MeasureNext'
+import { ChosenPartProvider } from './ChosenPart'
+import { CylindersDrawing } from './drawings/CylindersDrawing'
+import { DriveDrawing } from './drawings/DriveDrawing'
+import { RimDrawing } from './drawings/RimDrawing'
+import { ValvesDrawing } from './drawings/ValvesDrawing'
+import { DataSheet } from './DataSheet'
+import { DriveCheck } from './DriveCheck'
+import { Jobs } from './Jobs'
+import { NotTaken } from './NotTaken'
+import { enginePartsOf, type EnginePart, type View } from './parts/engineParts'
+import { PartList } from './parts/PartList'
+import { PartPanel } from './parts/PartPanel'
+import { RivalSheets } from './RivalSheets'
 import type { SheetChange } from './sheetChanges'
 import { SheetEditorProvider } from './SheetEditor'
-import {
-  NamesSection,
-  ValvesOnCamshafts,
-  AdjustersSection,
-  CamsSection,
-  CrankSection,
-  CylindersSection,
-  DrivePartsSection,
-  DriveSection,
-  MarksSection,
-  RimSection,
-  RunningSection,
-} from './sections'
-import { DriveCheck } from './DriveCheck'
-import { RivalSheets } from './RivalSheets'
 import { StartJobDialog } from './StartJobDialog'
 import { TrendTable } from './TrendTable'
+import { UndoRedo } from './UndoRedo'
+import { useSheetHistory } from './useSheetHistory'
 import './engine.css'
 
-/** The build sheet, in the order a mechanic measures it; half filled it works, and says what each gap costs. */
+/** An engine is its drawing: a part is touched and its few figures stand beside it; what can be answered, and what to measure next, in a short list. */
 export default function EnginePage() {
   const { engineId = '' } = useParams()
   const engine = useAppSelector((state) => selectEngine(state, engineId))
   return <EngineGate engineId={engineId}>{engine && <EngineSheet key={engineId} engine={engine} />}</EngineGate>
 }
 
-function EngineSheet({ engine }: { engine: Engine }) {
-  const dispatch = useAppDispatch()
-  const { kind, now } = useWorkshop()
-  const attempt = useAttempt()
+function EngineSheet({ engine }: { readonly engine: Engine }) {
   const versions = useAppSelector((state) => selectSheets(state, engine.id))
   const sheet = newestSheet(versions)
-  const [starting, setStarting] = useState(false)
-  const [everyPart, setEveryPart] = useState(false)
   if (!sheet) return <p className="page-message">This engine has no build sheet.</p>
-  const editor = {
-    engineId: engine.id,
-    sheet,
-    apply: async (change: SheetChange, typed: readonly Taken[] = []) => {
-      const write = () => dispatch(changeSheet(engine.id, change, takenOf(typed)))
-      const row = await attempt('The build sheet', write, typed[0])
-      if (row) for (const field of typed) field.settled()
-      return row
+  return <OpenSheet engine={engine} sheet={sheet} versions={versions} />
+}
+
+/** Writes to the newest build sheet, each remembered to be taken back. */
+function useEditor(engine: Engine, sheet: BuildSheet) {
+  const dispatch = useAppDispatch()
+  const attempt = useAttempt()
+  const history = useSheetHistory()
+  const write = (typed: readonly Taken[]) => async (change: SheetChange) => {
+    const row = await attempt(
+      'The build sheet',
+      () => dispatch(changeSheet(engine.id, change, takenOf(typed))),
+      typed[0],
+    )
+    if (row) for (const field of typed) field.settled()
+    return row
+  }
+  return {
+    history,
+    write: write([]),
+    editor: {
+      engineId: engine.id,
+      sheet,
+      apply: (change: SheetChange, typed: readonly Taken[] = []) => history.remembering(change, write(typed)),
     },
   }
+}
+
+const views: readonly { readonly value: View; readonly label: string }[] = [
+  { value: 'drive', label: 'Drive' },
+  { value: 'cylinders', label: 'Cylinders' },
+  { value: 'valves', label: 'Valves' },
+  { value: 'rim', label: 'Rim' },
+]
+
+/** What nobody has said yet of a new engine comes first. */
+const firstPart = ({ running, interference }: BuildSheet) =>
+  running && interference.value !== 'unknown' ? '' : 'running:'
+
+function OpenSheet({
+  engine,
+  sheet,
+  versions,
+}: {
+  readonly engine: Engine
+  readonly sheet: BuildSheet
+  readonly versions: readonly BuildSheet[]
+}) {
+  const { editor, history, write } = useEditor(engine, sheet)
+  const parts = enginePartsOf(sheet)
+  const [address, setAddress] = useSearchParams()
+  const [first] = useState(() => firstPart(sheet))
+  const key = address.get('part') ?? first
+  const [side, setSide] = useState<Side>(sheet.seenFrom)
+  const [starting, setStarting] = useState(false)
+  const part = parts.find((one) => one.key === key)
+  const [view, setView] = useState<View>(part?.view ?? 'drive')
+  const choose = (next: string) => {
+    setAddress({ part: next }, { replace: true, preventScrollReset: true })
+    const there = parts.find((one) => one.key === next)
+    if (there && !isSeenIn(there, view)) setView(there.view)
+  }
+  useHotkeys([
+    ['mod+z', () => void history.undo?.(write)],
+    ['mod+shift+z', () => void history.redo?.(write)],
+  ])
   return (
     <SheetEditorProvider value={editor}>
-      <div className="engine">
-        <PageHeader crumbs={[{ words: engine.name }]}>
-          <Button variant="quiet" onClick={() => void dispatch(saveToFile(kind, now(), engine.id))}>
-            Save<span className="wide">&nbsp;this engine to a file</span>
-          </Button>
-          <Button variant="filled" onClick={() => setStarting(true)}>
-            Start a job
-          </Button>
-        </PageHeader>
-        <RivalSheets sheets={versions} />
-        <main className="engine-main">
-          <div className="engine-sheet">
-            <div className="engine-title">
-              <h1>{engine.name}</h1>
-              <p className="soft">
-                {engine.description}
-                {engine.description ? ' · ' : ''}Build sheet {sheetLabels(versions).get(sheet.id)}
-                {versions.length > 1 && `, ${versions.length - 1} older kept`}
-              </p>
+      <ChosenPartProvider value={{ key, choose }}>
+        <div className="engine">
+          <PageHeader crumbs={[{ words: engine.name }]}>
+            <UndoRedo history={history} write={write} />
+            <Button variant="filled" onClick={() => setStarting(true)}>
+              Start a job
+            </Button>
+          </PageHeader>
+          <RivalSheets sheets={versions} />
+          <main id="main" className={part ? 'engine-main with-part' : 'engine-main'}>
+            <Beside engine={engine} sheet={sheet} versions={versions} parts={parts} />
+            <div className="engine-drawing">
+              <SegmentedControl
+                className="engine-views"
+                aria-label="What is drawn"
+                value={view}
+                onChange={(next) => setView(next as View)}
+                data={[...views]}
+              />
+              {(view === 'drive' || view === 'rim') && (
+                <Button className="engine-side-button" variant="default" onClick={() => setSide(otherSide(side))}>
+                  Seen from&nbsp;<strong>{sheet.sides[side]}</strong>&nbsp;⇄
+                </Button>
+              )}
+              {view === 'drive' && <DriveDrawing side={side} />}
+              {view === 'cylinders' && <CylindersDrawing />}
+              {view === 'valves' && <ValvesDrawing />}
+              {view === 'rim' && <RimDrawing side={side} />}
             </div>
-            <RunningSection />
-            <CrankSection />
-            <CylindersSection />
-            <RimSection />
-            {isOneChain(sheet) && !everyPart ? (
-              <>
-                <DriveSection />
-                <MarksSection />
-                <div className="sheet-section">
-                  <Button variant="quiet" onClick={() => setEveryPart(true)}>
-                    The drive has more to it: show every part
-                  </Button>
-                </div>
-              </>
-            ) : (
-              sheet.members.length > 0 && <DrivePartsSection />
-            )}
-            <ValvesOnCamshafts />
-            {sheet.cams.length > 0 && <AdjustersSection />}
-            {sheet.cams.length > 0 && <CamsSection />}
-            <NamesSection />
-          </div>
-          <aside className="engine-side" aria-label="Drive and jobs">
-            <DriveCheck />
-            <Jobs engine={engine} />
-            <TrendTable />
-          </aside>
-        </main>
-        {starting && <StartJobDialog engine={engine} sheet={sheet} onClose={() => setStarting(false)} />}
-      </div>
+            {part && <PartPanel part={part} />}
+          </main>
+          <DataSheet engine={engine} sheet={sheet} />
+          {starting && <StartJobDialog engine={engine} sheet={sheet} onClose={() => setStarting(false)} />}
+        </div>
+      </ChosenPartProvider>
     </SheetEditorProvider>
   )
 }
 
-/** The shape of one chain to one camshaft has a sheet of its own, in fewer fields. */
-const isOneChain = ({ loops, members, couplings }: BuildSheet) =>
-  loops.length === 1 &&
-  couplings.length === 0 &&
-  members.some(({ id }) => id === PART_IDS.camSprocket) &&
-  members.length <= 4
+/** Shafts are drawn with the drive and over the valves. */
+const isSeenIn = (part: EnginePart, view: View) => part.view === view || (part.kind === 'shaft' && view === 'valves')
 
-function Jobs({ engine }: { engine: Engine }) {
-  const jobs = useAppSelector((state) => selectJobs(state, engine.id))
+/** What can be answered, what to measure next, every part, sums at the bench, jobs. */
+function Beside({
+  engine,
+  sheet,
+  versions,
+  parts,
+}: {
+  readonly engine: Engine
+  readonly sheet: BuildSheet
+  readonly versions: readonly BuildSheet[]
+  readonly parts: readonly EnginePart[]
+}) {
   return (
-    <section>
-      <h2>Jobs</h2>
-      {jobs.length === 0 && <p className="soft">None yet.</p>}
-      <ul className="plain jobs">
-        {jobs.map(({ id }) => (
-          <JobLine key={id} jobId={id} />
-        ))}
-      </ul>
-    </section>
-  )
-}
-
-function JobLine({ jobId }: { jobId: string }) {
-  const { kind } = useWorkshop()
-  const view = useAppSelector((state) => selectJobView(state, jobId))
-  const notReadable = useAppSelector((state) => selectNotReadable(state, jobId))
-  if (notReadable)
-    return (
-      <li>
-        <strong>A job that cannot be read</strong>
-        <Link className="button-link" to={`/${kind}/job/${jobId}`}>
-          Look at it
-        </Link>
-      </li>
-    )
-  if (!view) return null
-  const { job, label, state, steps, inHand } = view
-  return (
-    <li>
+    <aside className="engine-side" aria-label="Drive and jobs">
       <div>
-        <strong>Job {label}</strong> <span className="soft">{formatDate(job.at)}</span>
-        <p className="soft">{job.reason}</p>
-        <ChainProgress
-          pins={steps.map(({ step, status }) => ({
-            title: stepTitle(step, view.sheet),
-            state: pinState(status, step === inHand && !state.closed),
-          }))}
-        />
+        <h1>{engine.name}</h1>
+        <p className="soft">
+          {engine.description}
+          {engine.description ? ' · ' : ''}Build sheet {sheetLabels(versions).get(sheet.id)}
+          {versions.length > 1 && `, ${versions.length - 1} older kept`}
+        </p>
       </div>
-      <Link
-        className="button-link"
-        to={state.closed ? `/${kind}/job/${job.id}/card` : `/${kind}/job/${job.id}`}
-        aria-label={`${state.closed ? 'Card' : 'Go on'}, job ${label}`}
-      >
-        {state.closed ? 'Card' : 'Go on'}
-      </Link>
-    </li>
+      <NotTaken parts={parts} />
+      <Answers />
+      <MeasureNext />
+      <PartList parts={parts} />
+      <DriveCheck />
+      <Jobs engine={engine} />
+      <TrendTable />
+      <AboutEngine engine={engine} />
+    </aside>
   )
 }

@@ -1,19 +1,15 @@
-import { NativeSelect, TextInput } from '@mantine/core'
-import { sheetLimits, type Limits, type Trust, type Trusted } from '@link-count/core/model'
+import { TextInput } from '@mantine/core'
+import { sheetLimits, type Limits, type Trusted } from '@link-count/core/model'
 import type { Result } from '@link-count/core/result'
 import { parseDegrees, parseDirection, type AngleError } from '@link-count/core/units'
-import { LengthInput, parseWhole, useDraft, useField, useLengthField, wholeWords, type Taken } from '../../ui/fields'
+import { LengthInput, parseWhole, useField, useLengthField, wholeWords, type Taken } from '../../ui/fields'
 import { numberWords } from '../../ui/wording'
+import { useFigureKey } from './ChosenPart'
 import { useSheetEditor } from './SheetEditor'
+import { sourced, useSource } from './source'
+import { TrustLetter } from './TrustLetter'
 import type { SheetChange } from './sheetChanges'
 import './TrustedField.css'
-
-const trusts: { value: Trust; label: string }[] = [
-  { value: 'measured', label: 'measured' },
-  { value: 'manual', label: 'from the manual' },
-  { value: 'memory', label: 'from memory' },
-  { value: 'unknown', label: 'not known how' },
-]
 
 interface FieldProps {
   readonly id: string
@@ -25,39 +21,22 @@ interface FieldProps {
   readonly change: (value: Trusted<number> | undefined) => SheetChange
 }
 
-function useTrusted({ id, value, change }: FieldProps) {
+function useTrusted({ id, label, value, change }: FieldProps) {
   const { engineId, apply } = useSheetEditor()
-  const key = `sheet:${engineId}:${id}`
-  const trust = useDraft(`${key}:trust`)
-  const trustNow = (trust.text || value?.trust || 'measured') as Trust
+  const { source } = useSource(engineId)
+  const key = useFigureKey(id)
   const accept = (field: Taken, typed: string, number: number) =>
-    void apply(change({ value: number, typed: typed.trim(), trust: trustNow }), [field, trust])
-  const clear = (field: Taken) => void apply(change(undefined), [field, trust])
-  const setTrust = (next: Trust) => {
-    if (value) void apply(change({ ...value, trust: next }))
-    else trust.setText(next)
-  }
-  return { key, trustNow, setTrust, accept, clear }
-}
-
-export function TrustChoice({
-  label,
-  trustNow,
-  setTrust,
-}: {
-  label: string
-  trustNow: Trust
-  setTrust: (trust: Trust) => void
-}) {
-  return (
-    <NativeSelect
-      className="trust"
-      aria-label={`How far is it trusted: ${label}`}
-      value={trustNow}
-      onChange={(event) => setTrust(event.currentTarget.value as Trust)}
-      data={trusts}
+    void apply(change(sourced(number, typed.trim(), source)), [field])
+  const clear = (field: Taken) => void apply(change(undefined), [field])
+  const letter = value && (
+    <TrustLetter
+      label={label}
+      trust={value.trust}
+      source={value.source}
+      setTrust={(trust) => void apply(change({ ...value, trust }))}
     />
   )
+  return { key, letter, accept, clear }
 }
 
 /** A length on the build sheet: kept as typed, saved when it can be read, with how far it is trusted. */
@@ -68,7 +47,7 @@ export function MmField(
     readonly check?: (valueMm: number) => string | undefined
   },
 ) {
-  const { key, trustNow, setTrust, accept, clear } = useTrusted(props)
+  const { key, letter, accept, clear } = useTrusted(props)
   const field = useLengthField(key, props.limits, props.value?.typed ?? '')
   const bad = field.value && props.check?.(field.value.value)
   const leave = () => {
@@ -86,7 +65,7 @@ export function MmField(
           {bad}
         </p>
       )}
-      <TrustChoice label={props.label} trustNow={trustNow} setTrust={setTrust} />
+      {letter}
     </div>
   )
 }
@@ -102,7 +81,7 @@ function NumberField({
   words: (error: AngleError) => string
   inputMode?: 'numeric' | 'decimal'
 }) {
-  const { key, trustNow, setTrust, accept, clear } = useTrusted(props)
+  const { key, letter, accept, clear } = useTrusted(props)
   const field = useField(key, parse, props.value?.typed ?? '')
   const leave = () => {
     field.leave()
@@ -125,7 +104,7 @@ function NumberField({
         error={field.error && words(field.error)}
         maxLength={60}
       />
-      <TrustChoice label={props.label} trustNow={trustNow} setTrust={setTrust} />
+      {letter}
     </div>
   )
 }

@@ -31,14 +31,19 @@ const markOn = ({ id, name }: Member): Mark => ({
   meets: '',
 })
 
-const onLoop = (loopId: string, wheel: Member) => (loops: readonly Loop[]) =>
-  loops.map((one) =>
-    one.id === loopId ? { ...one, path: [...one.path, { memberId: wheel.id, passed: 'inside' as const }] } : one,
-  )
+type Passed = Loop['path'][number]
 
-/** A wheel on a shaft that is there, last on a loop's path. */
+/** A part put on a loop's path after another that is there; last where none is named. */
+const onLoop = (loopId: string, part: Passed, afterId: string | undefined) => (loops: readonly Loop[]) =>
+  loops.map((one) => {
+    if (one.id !== loopId) return one
+    const after = one.path.findIndex(({ memberId }) => memberId === afterId)
+    return { ...one, path: one.path.toSpliced(after < 0 ? one.path.length : after + 1, 0, part) }
+  })
+
+/** A wheel on a shaft that is there, on a loop's path after a part; last where none is named. */
 export const addMemberOn =
-  (loop: Loop, shaftId: string): SheetChange =>
+  (loop: Loop, shaftId: string, afterId?: string): SheetChange =>
   (sheet) => {
     const shaft = partsOf(sheet).shaft(shaftId)
     if (!shaft) return sheet
@@ -47,18 +52,57 @@ export const addMemberOn =
       ...sheet,
       members: [...sheet.members, wheel],
       marks: [...sheet.marks, mark],
-      loops: onLoop(loop.id, wheel)(sheet.loops),
+      loops: onLoop(loop.id, { memberId: wheel.id, passed: 'inside' }, afterId)(sheet.loops),
     }
   }
 
-/** One more shaft, its wheel last on a loop's path. */
+/** One more shaft, its wheel on a loop's path after a part; last where none is named. */
 export const addShaftOn =
-  (loop: Loop): SheetChange =>
+  (loop: Loop, afterId?: string): SheetChange =>
   (sheet) => {
     const names = sheet.shafts.map(({ name }) => name)
     const shaft = newShaft(`shaft-${freshId()}`, nextName(names, 'Pump shaft'))
-    return addMemberOn(loop, shaft.id)({ ...sheet, shafts: [...sheet.shafts, shaft] })
+    return addMemberOn(loop, shaft.id, afterId)({ ...sheet, shafts: [...sheet.shafts, shaft] })
   }
+
+const plainParts = { idler: 'Idler', guide: 'Guide', tensioner: 'Tensioner' } as const
+
+/** An idler, guide or tensioner more, on a loop's path after a part. A tensioner stands where its slack puts it. */
+export const addPlainOn =
+  (loopId: string, kind: keyof typeof plainParts, afterId?: string): SheetChange =>
+  (sheet) => {
+    const names = sheet.members.map(({ name }) => name)
+    const member: Member = {
+      id: `${kind}-${freshId()}`,
+      name: nextName(names, plainParts[kind]),
+      kind,
+      ...(kind === 'tensioner' ? {} : { position: { how: 'polar', fromShaftId: sheet.shafts[0]?.id ?? 'crank' } }),
+    }
+    return {
+      ...sheet,
+      members: [...sheet.members, member],
+      loops: onLoop(loopId, { memberId: member.id, passed: 'outside' }, afterId)(sheet.loops),
+    }
+  }
+
+/** A part passed on its other side by a loop. */
+export const passOtherSide =
+  (loopId: string, memberId: string): SheetChange =>
+  (sheet) => ({
+    ...sheet,
+    loops: sheet.loops.map((loop) =>
+      loop.id === loopId
+        ? {
+            ...loop,
+            path: loop.path.map((part) =>
+              part.memberId === memberId
+                ? { ...part, passed: part.passed === 'inside' ? ('outside' as const) : ('inside' as const) }
+                : part,
+            ),
+          }
+        : loop,
+    ),
+  })
 
 /** A chain or belt from one shaft to another, with a wheel of its own on each; it turns its shafts the same way. */
 export const addLoop =

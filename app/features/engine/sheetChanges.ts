@@ -1,3 +1,4 @@
+import { nanoid } from 'nanoid'
 import type { FiringPlaces } from '@link-count/core/cylinders'
 import type { BuildSheet, Cam, Coupling, Loop, Mark, Member, RimMark, Shaft } from '@link-count/core/model'
 
@@ -37,6 +38,14 @@ export const patchLobes =
     return { ...sheet, cams: sheet.cams.map((cam) => (ids.has(cam.id) ? change(cam) : cam)) }
   }
 
+/** Lobes put on another camshaft. */
+export const setWorkedBy =
+  (lobes: readonly Cam[], shaftId: string): SheetChange =>
+  (sheet) => ({
+    ...sheet,
+    cams: sheet.cams.map((cam) => (lobes.some(({ id }) => id === cam.id) ? { ...cam, shaftId } : cam)),
+  })
+
 /** Lobes of a set whose figures are not those of its first. */
 export function lobesApart(sheet: Pick<BuildSheet, 'cams'>, set: LobeSet): Cam[] {
   const figures = ({ id: _id, name: _name, shaftId: _shaft, cylinderId: _cylinder, ...rest }: Cam) =>
@@ -55,6 +64,45 @@ export const setPolar =
   (part: 'distanceMm' | 'directionDeg', value: BuildSheet['strokeMm']) =>
   <T extends Shaft | Member>(one: T): T =>
     one.position?.how === 'polar' ? { ...one, position: withValue(one.position, part, value) } : one
+
+/** A mark more on a part, at its first gap. */
+export const addMark = (member: Member): SheetChange => addMarkAt(member, 0)
+
+/** A mark more on a part, so many half teeth from its first gap. */
+export const addMarkAt =
+  ({ id: memberId, name }: Member, halfTeeth: number): SheetChange =>
+  (sheet) => {
+    const n = sheet.marks.filter((mark) => mark.memberId === memberId).length + 1
+    const mark: Mark = {
+      id: `mark-${nanoid(8)}`,
+      name: n === 1 ? `${name} mark` : `${name} mark ${n}`,
+      memberId,
+      halfTeeth,
+      cutFor: 'pose',
+      meets: '',
+    }
+    return { ...sheet, marks: [...sheet.marks, mark] }
+  }
+
+/** A mark turned by so many half teeth, counter-clockwise. */
+export const turnMark =
+  (markId: string, by: number): SheetChange =>
+  (sheet) =>
+    patchMark(markId, (mark) => {
+      const teeth = sheet.members.find(({ id }) => id === mark.memberId)?.teeth?.value
+      const round = teeth === undefined ? 800 : 2 * teeth
+      return { ...mark, halfTeeth: (mark.halfTeeth + by + round) % round }
+    })(sheet)
+
+/** A mark taken off, with the counts from it and to it. */
+export const removeMark =
+  (markId: string): SheetChange =>
+  (sheet) => ({
+    ...sheet,
+    marks: sheet.marks.filter(({ id }) => id !== markId),
+    counts: sheet.counts.filter(({ fromMarkId, toMarkId }) => fromMarkId !== markId && toMarkId !== markId),
+    witnesses: sheet.witnesses.filter(({ targetId }) => targetId !== markId),
+  })
 
 /** Cylinder ids from an order of names; undefined when it does not name each of them once. */
 export function orderFromNames(sheet: BuildSheet, text: string): string[] | undefined {

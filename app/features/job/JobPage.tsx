@@ -19,7 +19,7 @@ import { BenchMode } from './BenchMode'
 import { CrankReadout } from './bench/CrankReadout'
 import { DegreeWheel } from './bench/DegreeWheel'
 import { Face } from './bench/Face'
-import type { CountedOnFace } from './bench/faceDrawing'
+import type { CountedOnFace } from '../../ui/face'
 import { Strip } from './bench/Strip'
 import { firstPinFor, useFoundState, useScene } from './bench/useScene'
 import { countDraftKey, ruleDraftKey } from './countKeys'
@@ -100,7 +100,7 @@ function JobBench({ view }: { view: JobView }) {
     <BenchProvider value={bench}>
       <div className="job">
         <BenchHeader flip={flip} open={setDialog} startBenchMode={() => setBenchMode(true)} />
-        <main className="job-main">
+        <main id="main" className="job-main">
           <BenchSheet shown={shown} openLedger={() => setDialog('ledger')} />
           <BenchDrawing shown={shown} counted={counted} />
         </main>
@@ -322,27 +322,29 @@ function FaceOrGaps({ counted }: { counted: CountedOnFace | undefined }) {
   return (
     <>
       <Face scene={scene} counted={counted} />
-      {found && (
-        <figure className="as-found">
-          {beside && <FaceStill sheet={view.sheet} width={150} height={170} side={side} state={found} />}
-          <figcaption>
-            <button type="button" className="link" aria-expanded={beside} onClick={() => setBeside(!beside)}>
-              {beside ? 'Put away: as found' : 'Beside it: as found'}
-            </button>
-          </figcaption>
-        </figure>
-      )}
-      {(scene.drawn === 'schematic' || gaps.length > 0 || errors.length > 0) && (
-        <p className="gaps">
-          {scene.drawn === 'schematic' && (
-            <>
-              <strong>Not to scale:</strong> drawn from the counts. The places of the shafts would let them be worked
-              out.{' '}
-            </>
-          )}
-          {[...errors, ...gaps].join(' ')}
-        </p>
-      )}
+      <div className="face-notes">
+        {found && (
+          <figure className="as-found">
+            {beside && <FaceStill sheet={view.sheet} width={150} height={170} side={side} state={found} />}
+            <figcaption>
+              <button type="button" className="link" aria-expanded={beside} onClick={() => setBeside(!beside)}>
+                {beside ? 'Put away: as found' : 'Beside it: as found'}
+              </button>
+            </figcaption>
+          </figure>
+        )}
+        {(scene.drawn === 'schematic' || gaps.length > 0 || errors.length > 0) && (
+          <p className="gaps">
+            {scene.drawn === 'schematic' && (
+              <>
+                <strong>Not to scale:</strong> drawn from the counts. The places of the shafts would let them be worked
+                out.{' '}
+              </>
+            )}
+            {[...errors, ...gaps].join(' ')}
+          </p>
+        )}
+      </div>
     </>
   )
 }

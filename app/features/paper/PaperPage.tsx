@@ -43,7 +43,7 @@ function Paper({ engine, sheet }: PartOfPaper) {
           </span>
         </Button>
       </PageHeader>
-      <main className="paper-main">
+      <main id="main" className="paper-main">
         <RimTape engine={engine} sheet={sheet} />
         <PrintedWheel engine={engine} sheet={sheet} />
         <PistonTable sheet={sheet} keyPrefix={`paper:${engine.id}:piston`} />

@@ -4,6 +4,7 @@ import { wheelDrawing, type PaperSize } from '@link-count/core/paper'
 import { fixed, otherHand, wrapTo360, type Hand } from '@link-count/core/units'
 import { LengthInput, useDraft, useLengthField } from '../../ui/fields'
 import { PaperPreview } from '../../ui/paper/PaperPreview'
+import { fileName } from '../../ui/fileName'
 import { SaveDrawing } from './SaveDrawing'
 import { usePaper, within, type PartOfPaper } from './usePaper'
 
@@ -65,7 +66,7 @@ export function PrintedWheel({ engine, sheet }: PartOfPaper) {
           </div>
           <SaveDrawing
             drawing={drawing}
-            name="degree-wheel"
+            name={fileName(engine.name, 'degree-wheel')}
             title={`${engine.name}: degree wheel`}
             paper={paper.text as PaperSize}
             words="Wheel"

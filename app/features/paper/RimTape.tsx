@@ -7,6 +7,7 @@ import { fixed, formatMm, otherHand, wrapToSigned180, type Hand } from '@link-co
 import { LengthInput, useLengthField, type LengthField } from '../../ui/fields'
 import { PaperPreview } from '../../ui/paper/PaperPreview'
 import { aboutTdc, sideName } from '../../ui/wording'
+import { fileName } from '../../ui/fileName'
 import { SaveDrawing } from './SaveDrawing'
 import { usePaper, within, type PartOfPaper } from './usePaper'
 
@@ -56,7 +57,7 @@ export function RimTape({ engine, sheet }: PartOfPaper) {
           </div>
           <SaveDrawing
             drawing={tape}
-            name="rim-tape"
+            name={fileName(engine.name, 'rim-tape')}
             title={`${engine.name}: tape for the rim`}
             paper={paper.text as PaperSize}
             words="Tape"

@@ -3,28 +3,15 @@ import { nanoid } from 'nanoid'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Layout } from '@link-count/core/cylinders'
-import { beginSheet, NEEDS_TWO_BANKS, TOPOLOGIES, type Topology } from '@link-count/core/starters'
+import { ASKS_PULLED, beginSheet, type Pulled } from '@link-count/core/starters'
 import { beginEngine } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
 import { takenOf, useDraft } from '../../ui/fields'
 import { useAttempt } from '../../ui/useAttempt'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { Dialog } from '../../ui/Dialog'
-
-const driveWords: Record<Topology | 'oneChain' | 'none', string> = {
-  none: 'none, or not of this kind',
-  oneChain: 'one chain, one camshaft',
-  twinCam: 'one chain, two camshafts',
-  twoStage: 'two chains over an intermediate shaft',
-  gearThenChain: 'a gear, then a chain',
-  twoChainsByIdlers: 'idler gears, a chain to each bank',
-  beltWithPump: 'one belt, camshaft and pump',
-  beltWithIntermediate: 'one belt, camshaft and intermediate shaft',
-  twoBelts: 'a belt to each bank',
-  fourCamBelt: 'one belt, four camshafts',
-  gearsOnly: 'gears only',
-  splinedBanks: 'a chain, then splined shafts to each bank',
-}
+import { PulledChoice, ShapeChoice } from './ShapeChoice'
+import { drivesFor, type DriveShape } from './shapeWords'
 
 const layouts: readonly { value: Layout; label: string; counts: readonly number[] }[] = [
   { value: 'inLine', label: 'in line', counts: [1, 2, 3, 4, 5, 6, 8] },
@@ -40,7 +27,9 @@ interface Shape {
   readonly layout: Layout
   readonly cycle: '720' | '360'
   readonly numberedFrom: 'timing' | 'opposite'
-  readonly drive: Topology | 'oneChain' | 'none'
+  readonly drive: DriveShape
+  /** Undefined until somebody says so. */
+  readonly pulled: Pulled | undefined
   readonly guide: boolean
   readonly tensioner: boolean
 }
@@ -55,20 +44,37 @@ const START: Shape = {
   cycle: '720',
   numberedFrom: 'timing',
   drive: 'oneChain',
+  pulled: undefined,
   guide: false,
   tensioner: true,
 }
 
 /** Drives that go with a layout, and the one of them that is chosen. */
 function drivesOf({ layout, drive }: Shape) {
-  const twoBanks = layout !== 'inLine' && layout !== 'radial'
-  const drives = [
-    'oneChain',
-    ...TOPOLOGIES.filter((one) => twoBanks || !NEEDS_TWO_BANKS.includes(one)),
-    'none',
-  ] as const
+  const drives = drivesFor(layout)
   return { drives, chosen: drives.find((one) => one === drive) ?? ('oneChain' as const) }
 }
+
+const asksPulled = (drive: DriveShape) => ASKS_PULLED.some((one) => one === drive)
+
+/** The sheet that a shape begins. */
+const sheetOf = (
+  { cylinders, layout, cycle, numberedFrom, guide, tensioner, pulled }: Shape,
+  drive: DriveShape,
+  of: { readonly id: string; readonly engineId: string; readonly at: string },
+) =>
+  beginSheet({
+    ...of,
+    cylinders: Number(cylinders),
+    layout,
+    cycleDeg: Number(cycle) as 720,
+    numberedFrom,
+    drive,
+    guide,
+    tensioner,
+    ...(pulled ? { pulled } : {}),
+  })
+const toDraw = { id: 'shape', engineId: 'shape', at: '2026-01-01T00:00:00.000Z' }
 
 /** A new engine by its shape; its figures come on the build sheet, in the order they are measured. */
 export default function NewEngineDialog({ onClose }: { readonly onClose: () => void }) {
@@ -81,26 +87,15 @@ export default function NewEngineDialog({ onClose }: { readonly onClose: () => v
   const [shape, setShape] = useState(START)
   const change = (next: Partial<Shape>) => setShape((was) => ({ ...was, ...next }))
   const [asked, setAsked] = useState(false)
+  const { chosen } = drivesOf(shape)
   const missing = asked && name.text.trim() === ''
   const make = async () => {
     setAsked(true)
-    if (name.text.trim() === '') return
+    if (name.text.trim() === '' || (asksPulled(chosen) && !shape.pulled)) return
     const id = nanoid()
     const at = now()
     const engine = { id, name: name.text.trim(), description: description.text.trim(), at }
-    const { cylinders, cycle, layout, numberedFrom, guide, tensioner } = shape
-    const sheet = beginSheet({
-      id: nanoid(),
-      engineId: id,
-      at,
-      cylinders: Number(cylinders),
-      layout,
-      cycleDeg: Number(cycle) as 720,
-      numberedFrom,
-      drive: drivesOf(shape).chosen,
-      guide,
-      tensioner,
-    })
+    const sheet = sheetOf(shape, chosen, { id: nanoid(), engineId: id, at })
     const begun = await attempt(
       'The new engine',
       async () => {
@@ -112,7 +107,7 @@ export default function NewEngineDialog({ onClose }: { readonly onClose: () => v
     if (begun) await navigate(`/${kind}/engine/${id}`)
   }
   return (
-    <Dialog title="New engine" size="md" onClose={onClose}>
+    <Dialog title="New engine" size="lg" onClose={onClose}>
       <form
         className="stack"
         onSubmit={(event) => {
@@ -137,7 +132,7 @@ export default function NewEngineDialog({ onClose }: { readonly onClose: () => v
           maxLength={200}
         />
         <CylinderFields shape={shape} change={change} />
-        <DriveFields shape={shape} change={change} />
+        <DriveFields shape={shape} change={change} asked={asked} />
         <Button type="submit" variant="filled">
           Begin its build sheet
         </Button>
@@ -184,7 +179,7 @@ function CylinderFields({ shape: { layout, cylinders, numberedFrom }, change }: 
   )
 }
 
-function DriveFields({ shape, change }: ShapeProps) {
+function DriveFields({ shape, change, asked }: ShapeProps & { readonly asked: boolean }) {
   const { drives, chosen } = drivesOf(shape)
   return (
     <>
@@ -200,12 +195,20 @@ function DriveFields({ shape, change }: ShapeProps) {
           { value: '360', label: 'Two-stroke' },
         ]}
       />
-      <NativeSelect
-        label="Camshafts are driven by"
-        value={chosen}
-        onChange={(event) => change({ drive: event.currentTarget.value as 'oneChain' })}
-        data={drives.map((value) => ({ value, label: driveWords[value] }))}
+      <ShapeChoice
+        shapes={drives}
+        chosen={chosen}
+        sheetOf={(drive) => sheetOf(shape, drive, toDraw)}
+        onChoose={(drive) => change({ drive })}
       />
+      {asksPulled(chosen) && (
+        <PulledChoice
+          sheet={sheetOf(shape, chosen, toDraw)}
+          pulled={shape.pulled}
+          missing={asked && !shape.pulled}
+          onChoose={(pulled) => change({ pulled })}
+        />
+      )}
       {chosen === 'oneChain' && (
         <>
           <Checkbox
@@ -223,7 +226,7 @@ function DriveFields({ shape, change }: ShapeProps) {
       <p className="soft">
         {chosen === 'none'
           ? 'No drive: true TDC, marks and cylinders only.'
-          : 'A shape to begin from, without figures; idlers, guides and tensioners can be added on the build sheet.'}
+          : 'A shape to begin from, without figures; whatever it lacks is put on its drawing. One like an engine you have begins on that engine’s page.'}
       </p>
     </>
   )

@@ -14,6 +14,7 @@ import { Losses } from './Losses'
 import { WorkshopFooter } from './WorkshopFooter'
 import './workshop.css'
 
+const FindEngines = lazy(() => import('./FindEngines'))
 const NewEngineDialog = lazy(() => import('./NewEngineDialog'))
 const ImportDialog = lazy(() => import('./ImportDialog'))
 
@@ -26,6 +27,8 @@ export default function WorkshopPage() {
   const dark =
     colorScheme === 'dark' || (colorScheme === 'auto' && window.matchMedia('(prefers-color-scheme: dark)').matches)
   const sorted = useMemo(() => [...engines].sort((a, b) => (a.at < b.at ? -1 : Number(a.at > b.at))), [engines])
+  const [finding, setFinding] = useState(false)
+  const [found, setFound] = useState<readonly Engine[]>()
   return (
     <div className="workshop">
       <PageHeader crumbs={[]}>
@@ -33,12 +36,17 @@ export default function WorkshopPage() {
           {dark ? 'Light' : 'Dark'}
         </Button>
       </PageHeader>
-      <main>
+      <main id="main">
         <Losses onOpenFile={() => setDialog('open')} />
         <div className="workshop-head">
           <h1>On the stands</h1>
-          <p className="soft">{engines.length === 1 ? '1 engine' : `${engines.length} engines`}</p>
+          <p className="soft">{countWords(engines)}</p>
           <div className="row">
+            {engines.length > 3 && !finding && (
+              <Button variant="quiet" onClick={() => setFinding(true)}>
+                Find
+              </Button>
+            )}
             <Button variant="default" onClick={() => setDialog('open')}>
               Open a file
             </Button>
@@ -47,7 +55,12 @@ export default function WorkshopPage() {
             </Button>
           </div>
         </div>
-        {sorted.length === 0 ? (
+        {finding && (
+          <Suspense fallback={null}>
+            <FindEngines engines={sorted} onFound={setFound} />
+          </Suspense>
+        )}
+        {engines.length === 0 ? (
           <div className="empty">
             <p>
               <strong>No engine on the stands yet.</strong> Begin with one: its build sheet asks for what you can count
@@ -60,7 +73,7 @@ export default function WorkshopPage() {
             )}
           </div>
         ) : (
-          <Stands engines={sorted} />
+          <AllStands engines={found ?? sorted} />
         )}
       </main>
       <WorkshopFooter />
@@ -69,6 +82,30 @@ export default function WorkshopPage() {
         {dialog === 'open' && <ImportDialog onClose={() => setDialog(undefined)} />}
       </Suspense>
     </div>
+  )
+}
+
+const countWords = (engines: readonly Engine[]) => {
+  const n = engines.filter(({ archived }) => !archived).length
+  return n === 1 ? '1 engine' : `${n} engines`
+}
+
+/** Those that stand, then those that are put away. */
+function AllStands({ engines }: { readonly engines: readonly Engine[] }) {
+  const away = engines.filter(({ archived }) => archived)
+  return (
+    <>
+      <Stands engines={engines.filter(({ archived }) => !archived)} />
+      {engines.length === 0 && <p className="page-message">No engine is called so.</p>}
+      {away.length > 0 && (
+        <section aria-labelledby="put-away">
+          <h2 id="put-away" className="put-away">
+            Put away
+          </h2>
+          <Stands engines={away} />
+        </section>
+      )}
+    </>
   )
 }
 

@@ -39,24 +39,8 @@ export function StillPicture({
           strokeWidth="0.600"
         />
       ))}
-      {loops.map(({ id, belt, inner, outer, width: linkWidth }) => (
-        <g key={id}>
-          {belt ? (
-            <path d={outer + inner} stroke="var(--steel-3)" strokeWidth={linkWidth * 0.55} fill="none" />
-          ) : (
-            <>
-              <path
-                d={inner}
-                stroke="var(--plate-a)"
-                strokeWidth={linkWidth * 0.72}
-                strokeLinecap="round"
-                fill="none"
-              />
-              <path d={outer} stroke="var(--plate-b)" strokeWidth={linkWidth} strokeLinecap="butt" fill="none" />
-            </>
-          )}
-          {belt && <path d={belt} stroke="var(--steel-3)" strokeWidth={linkWidth * 0.6} fill="none" />}
-        </g>
+      {loops.map((loop) => (
+        <Plates key={loop.id} loop={loop} />
       ))}
       {dots.map(({ id, x, y }) => (
         <circle key={id} cx={x} cy={y} r="1.800" fill="var(--ink)" />
@@ -64,3 +48,22 @@ export function StillPicture({
     </svg>
   )
 }
+
+/** The plates of a chain, or a belt with its teeth. */
+export const Plates = ({
+  loop: { belt, inner, outer, width: linkWidth },
+}: {
+  readonly loop: StillDrawing['loops'][number]
+}) => (
+  <g>
+    {belt ? (
+      <path d={outer + inner} stroke="var(--steel-3)" strokeWidth={linkWidth * 0.55} fill="none" />
+    ) : (
+      <>
+        <path d={inner} stroke="var(--plate-a)" strokeWidth={linkWidth * 0.72} strokeLinecap="round" fill="none" />
+        <path d={outer} stroke="var(--plate-b)" strokeWidth={linkWidth} strokeLinecap="butt" fill="none" />
+      </>
+    )}
+    {belt && <path d={belt} stroke="var(--steel-3)" strokeWidth={linkWidth * 0.6} fill="none" />}
+  </g>
+)

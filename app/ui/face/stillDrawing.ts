@@ -44,7 +44,8 @@ export function drawStill(
   }
 }
 
-function platesOf({ loop, links, solved, pinAt }: LoopScene, projection: Projection, crankDeg: number) {
+/** The plates of a loop as lines, the crank at so many degrees. */
+export function platesOf({ loop, links, solved, pinAt }: LoopScene, projection: Projection, crankDeg: number) {
   const pins = Array.from({ length: links }, (_, k) => pinAt(k, crankDeg))
   const at = (k: number) =>
     `${projection.x(pins[k % links] as never).toFixed(1)} ${projection.y(pins[k % links] as never).toFixed(1)}`

@@ -33,7 +33,7 @@ export function NotReadableJob({ jobId, why }: { readonly jobId: string; readonl
       <PageHeader
         crumbs={[{ words: engine?.name ?? 'Engine', to: `/engine/${engine?.id}` }, { words: `Job ${job?.number}` }]}
       />
-      <main>
+      <main id="main">
         <div className="page-message stack" role="alert">
           <h1>Job {job?.number} cannot be read</h1>
           <p>

@@ -181,9 +181,11 @@ const reasons: { readonly [K in GuardReasonCode]: (said: Said) => ReasonWords } 
     why: `${collide(sheet)}, ${joint.is} ${joint.together} but its camshaft not read since`,
     free: wantedWords(wanted, sheet) || 'See whether its mark meets, with the crank at the timing position',
   }),
-  camshaftReadsOut: ({ camshaft, latenessDeg, safeDeg, safeIsUsual, sheet }) => ({
+  camshaftReadsOut: ({ camshaft, latenessDeg, safeDeg, safeIsUsual, disagrees, sheet }) => ({
     why: `${collide(sheet)}, ${lower(camshaft)} reads ${sign(latenessDeg ?? 0)}; up to ${fixed(safeDeg ?? 0, 0)}° is ${safeIsUsual ? 'usual' : 'the sheet’s figure'}`,
-    free: 'Read it again, or relieve its valves',
+    free: disagrees
+      ? 'Two readings of it disagree: strike the wrong one, or read it until two in a row agree'
+      : 'Read it again, or relieve its valves',
   }),
   camshaftReadsOutRanSo: ({ camshaft, latenessDeg }) => ({
     why: `${camshaft} reads ${sign(latenessDeg ?? 0)}, and it ran so: the running way only`,

@@ -3,12 +3,20 @@ import { IconMinus, IconPlus } from '@tabler/icons-react'
 import { useGesture } from '@use-gesture/react'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { DriveScene } from '@link-count/core/scene'
-import { boxOf, makeProjection, useSize, WHOLE, zoomAt, type Look } from '../../../ui/face'
+import {
+  boxOf,
+  FaceParts,
+  makeProjection,
+  useSize,
+  WHOLE,
+  zoomAt,
+  type CountedOnFace,
+  type Look,
+} from '../../../ui/face'
 import { handWords, nounsOf } from '../../../ui/wording'
 import { useBench } from '../JobContext'
-import { FaceParts } from './FaceParts'
 import { FaceWords } from './FaceWords'
-import { makeFaceDrawing, type CountedOnFace } from './faceDrawing'
+import { makeFaceDrawing } from './faceDrawing'
 import { turnFrom } from './turnByHand'
 import './Face.css'
 

@@ -1,16 +1,5 @@
 import { countedPin, type DriveScene } from '@link-count/core/scene'
-import { paintLinks, type LinkColours, type Projection } from '../../../ui/face'
-
-export interface CountedOnFace {
-  readonly n: number
-  readonly first: 'under' | 'next' | 'afterTip'
-  readonly loopId: string
-  readonly fromMarkId: string
-  readonly toMarkId: string
-  /** Counted from and to the teeth so many on from the marks, + = along the travel. */
-  readonly fromTeeth: number
-  readonly toTeeth: number
-}
+import { paintLinks, type CountedOnFace, type LinkColours, type Projection } from '../../../ui/face'
 
 interface Drawn {
   readonly scene: DriveScene

@@ -46,7 +46,7 @@ export function useSeenOff(key: string, shaft: Shaft, mark: Mark | undefined): S
     mm: useLengthField(`${key}:mm`, { least: 0, most: 200 }),
     radius: useLengthField(`${key}:radius`, { least: 1, most: 2000 }),
     gauge: useDegreesField(`${key}:gauge`, { least: 0, most: 45 }),
-    sure: useDegreesField(`${key}:gauge-sure`, { least: 0.01, most: 10 }, '0.05'),
+    sure: useDegreesField(`${key}:gauge-sure`, { least: 0.01, most: 10 }),
   }
   const isOff = level.text === 'off'
   const off: SeenOff | undefined = level.text === 'level' ? { by: 'level' } : isOff ? readOff(drafts) : undefined

@@ -15,6 +15,7 @@ import { creepEntries, pastPlace } from '../../byMark/creep'
 import { useCrankMark } from '../../byMark/useCrankMark'
 import { useSeenOff } from '../../byMark/useSeenOff'
 import { useBench } from '../../JobContext'
+import { useReversingGear } from '../../ways/cam/useReversingGear'
 import { timingPosition } from '../../timingPosition'
 import { TurnTo } from '../../TurnTo'
 import { CouplingWork } from '../CouplingWork'
@@ -79,6 +80,7 @@ function SeenSet({
   const key = `${job.id}:${step.id}:${shaft.id}:set`
   const crank = useCrankMark(key, markPoseDeg(sheet, mark))
   const seen = useSeenOff(key, shaft, mark)
+  const gear = useReversingGear()
   const offDeg = seen.off && ownOff(sheet, shaft, seen.off)
   const asksCrank = view.state.zero === undefined
   // Nothing said otherwise, the one button says that it meets.
@@ -96,6 +98,7 @@ function SeenSet({
       offDeg: deg,
       off,
       ...(mark && seen.byMark ? { markId: mark.id } : {}),
+      conditions: gear.conditions,
       typed,
       stepId: step.id,
     }
@@ -108,10 +111,11 @@ function SeenSet({
     <>
       {asksCrank && crank?.panel}
       {seen.panel}
+      {gear.panel}
       <Button
         variant="filled"
         onClick={write}
-        disabled={(!meets && offDeg === undefined) || (asksCrank && crank !== undefined && !crank.crank)}
+        disabled={gear.isOpen || (!meets && offDeg === undefined) || (asksCrank && crank !== undefined && !crank.crank)}
       >
         {meets ? 'It meets' : 'Write it down: set so'}
       </Button>

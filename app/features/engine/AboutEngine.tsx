@@ -1,0 +1,72 @@
+import { Button, TextInput } from '@mantine/core'
+import type { Engine } from '@link-count/core/model'
+import { changeEngine } from '../../domain/writes'
+import { useAppDispatch } from '../../store'
+import { takenOf, useDraft, type Draft } from '../../ui/fields'
+import { Fold } from '../../ui/Fold'
+import { saveToFile } from '../../ui/saveToFile'
+import { useAttempt } from '../../ui/useAttempt'
+import { useWorkshop } from '../../ui/WorkshopContext'
+import { AnotherLikeIt } from './AnotherLikeIt'
+import { withValue } from './sheetChanges'
+
+/** What an engine is called, words that it is found by, whether it is put away; another like it; its file. */
+export function AboutEngine({ engine }: { readonly engine: Engine }) {
+  const dispatch = useAppDispatch()
+  const attempt = useAttempt()
+  const { kind, now } = useWorkshop()
+  const change = (to: (engine: Engine) => Engine, from?: Draft) =>
+    attempt('The engine', () => dispatch(changeEngine(engine.id, to, takenOf(from ? [from] : []))), from)
+  const name = useDraft(`engine:${engine.id}:name`, engine.name)
+  const description = useDraft(`engine:${engine.id}:description`, engine.description)
+  const tags = useDraft(`engine:${engine.id}:tags`, (engine.tags ?? []).join(', '))
+  const leave = (draft: Draft, now: string, to: (text: string) => (engine: Engine) => Engine, mayBeEmpty = true) => {
+    const text = draft.text.trim()
+    if (text === now || (text === '' && !mayBeEmpty)) draft.drop()
+    else void change(to(text), draft)
+  }
+  return (
+    <Fold title="This engine" note={engine.archived ? 'put away' : 'name, tags, a copy, a file'}>
+      <TextInput
+        label="You call the engine"
+        value={name.text}
+        onChange={(event) => name.setText(event.currentTarget.value)}
+        onBlur={() => leave(name, engine.name, (text) => (one) => ({ ...one, name: text }), false)}
+        maxLength={120}
+      />
+      <TextInput
+        label="The engine in a few words"
+        value={description.text}
+        onChange={(event) => description.setText(event.currentTarget.value)}
+        onBlur={() => leave(description, engine.description, (text) => (one) => ({ ...one, description: text }))}
+        maxLength={200}
+      />
+      <TextInput
+        label="Tags, with a comma between"
+        placeholder="club, wants a chain"
+        value={tags.text}
+        onChange={(event) => tags.setText(event.currentTarget.value)}
+        onBlur={() =>
+          leave(tags, (engine.tags ?? []).join(', '), (text) => (one) => withValue(one, 'tags', tagsOf(text)))
+        }
+        maxLength={200}
+      />
+      <Button
+        variant="default"
+        onClick={() => void change((one) => withValue(one, 'archived', one.archived ? undefined : true))}
+      >
+        {engine.archived ? 'Back on the stands' : 'Put it away'}
+      </Button>
+      <p className="soft">Put away, nothing of it is lost: it stands at the end of the list of engines.</p>
+      <AnotherLikeIt engine={engine} />
+      <Button variant="quiet" onClick={() => void dispatch(saveToFile(kind, now(), engine.id))}>
+        Save this engine to a file
+      </Button>
+    </Fold>
+  )
+}
+
+function tagsOf(text: string): string[] | undefined {
+  const tags = [...new Set(text.split(',').flatMap((one) => one.trim() || []))].slice(0, 20)
+  return tags.length > 0 ? tags : undefined
+}
