@@ -167,6 +167,7 @@ test('counted right and a tooth late all the same: one move for both, and the co
     'Lay the upper chain one tooth further round the small intermediate sprocket, clockwise.',
   )
   await expect(move(page)).toContainText('34.0 pitches from the inlet sprocket mark')
+  await expect(move(page)).not.toContainText('not counted')
   await expect(move(page)).toContainText('The marks of the upper chain then no longer meet as the book has them')
   await actor.press('It is moved so')
   const guard = page.getByLabel('Guard', { exact: true })

@@ -9,6 +9,8 @@ export async function countTo(actor: MouseHand, n: number, mark: RegExp) {
   for (let i = 0; i < n; i++) await page.keyboard.press('Space')
   await expect(counter).toHaveAccessibleName(new RegExp(`^${n} counted`))
   await actor.press(mark)
+  // Written: what is pressed next reckons with it.
+  await expect(page.getByRole('button', { name: 'Strike it and count again' })).toBeVisible()
 }
 
 /** A drive of two stages, 21 to 28 and 18 to 27: one half in all. */
