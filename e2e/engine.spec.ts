@@ -2,7 +2,8 @@ import { expect, test, type Page } from '@playwright/test'
 import { KeyHand, MouseHand, TouchHand, type Actor } from './actor'
 import { allWritten } from './allWritten'
 import { violations } from './axe'
-import { sayPulled } from './beginEngine'
+import { sayPulled, startSafely } from './beginEngine'
+import { countTo } from './countTo'
 
 /** An engine begun by a shape, without a figure. */
 async function begin(actor: Actor, name: string, shape: readonly (readonly [string, string])[]) {
@@ -51,6 +52,21 @@ test('what one tooth is worth in three fields, an expected count from geometry i
   await settle(page)
   await expect(page.getByLabel('Where it comes from: Chain pitch')).toHaveValue('manual')
   await expect(part(page).getByTitle('from a book or the manual: the manual, p. 41')).toBeVisible()
+})
+
+test('a tooth out is told in six fields, by a count alone', async ({ page }) => {
+  const actor = new MouseHand(page)
+  await begin(actor, 'Thresher', [])
+  await actor.write('Teeth, cam sprocket', '34')
+  await actor.write('From cam mark to crank mark', '27')
+  await settle(page)
+  await startSafely(actor)
+  await actor.press(/^As found/)
+  await actor.open('Count the tight run')
+  await actor.press('First no, last yes')
+  await countTo(actor, 26, /^At the crank mark: 26/)
+  await expect(page.locator('.count-result')).toContainText('Short by1 pitch')
+  expect(actor.tally.fields).toBeLessThanOrEqual(6)
 })
 
 test('by touching the drawing: an idler on a run, a mark on a tooth, a belt between shafts, the firing order; undone and done again', async ({
@@ -115,6 +131,17 @@ test('the next figure is written where it is asked for, or passed over; valves a
   await actor.choose('The crank runs, seen from the timing side', 'clockwise')
   await actor.choose('Can valves and pistons meet?', 'yes, interference')
   const next = page.getByRole('region', { name: 'Measure next' })
+  // An open answer, touched, asks for what it wants itself, one after the other.
+  await actor.press(/TDC by stop or dial/)
+  await expect(next).toContainText('For: TDC by stop or dial')
+  await expect(next.getByLabel('Stroke', { exact: true })).toBeFocused()
+  await page.keyboard.type('82 mm')
+  await settle(page)
+  await expect(next).toContainText('Next: rod, centre to centre')
+  await next.getByLabel('Rod, centre to centre', { exact: true }).fill('164 mm')
+  await settle(page)
+  await expect(next).toContainText('TDC by stop or dial, with its ±: known')
+  await actor.press('What else to measure')
   // Teeth settle what a tooth is worth: nothing settles more while lash and counts are passed over.
   for (let i = 0; i < 6 && !(await next.innerText()).includes('Next: teeth of the'); i++)
     await actor.press('Cannot get at it')

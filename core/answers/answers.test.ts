@@ -3,6 +3,7 @@ import { readDrive } from '../drive'
 import type { BuildSheet } from '../model'
 import { beginSheet, NEEDS_TWO_BANKS, TOPOLOGIES } from '../starters'
 import { answersOf, type Answer } from './answers'
+import { fallsOf } from './falls'
 import { figureKey, type Figure } from './figures'
 import { gainsOf, nextFigure } from './nextFigure'
 
@@ -91,7 +92,7 @@ describe('the next figure, against looking at every one', () => {
     const known = (s: BuildSheet) =>
       answersOf(s).filter(({ id, status }) => status === 'known' && !follows(s, id)).length
     for (let i = 0; i < 60; i++) {
-      const next = nextFigure(answersOf(sheet))
+      const next = nextFigure(answersOf(sheet), { falls: fallsOf(sheet) })
       if (!next) break
       const wanted = new Map(answersOf(sheet).flatMap(({ ways }) => ways.flat().map((one) => [figureKey(one), one])))
       const gains = [...wanted.values()].map((one) => known(given(sheet, one)) - known(sheet))
@@ -108,7 +109,7 @@ test('a figure that cannot be got at takes its ways with it, and is offered no m
   const answers = answersOf(begun('oneChain'))
   const all = gainsOf(answers)
   const stroke = all.find(({ figure }) => figure.field === 'strokeMm')
-  const without = gainsOf(answers, new Set([figureKey(stroke?.figure as Figure)]))
+  const without = gainsOf(answers, { cannot: new Set([figureKey(stroke?.figure as Figure)]) })
   expect(without.some(({ figure }) => figure.field === 'strokeMm')).toBe(false)
   expect(without.some(({ figure }) => figure.field === 'rodMm')).toBe(false)
   expect(without.length).toBe(all.length - 2)

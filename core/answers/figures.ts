@@ -12,6 +12,9 @@ export interface Figure {
 
 export const figureKey = ({ list, id, field }: Figure) => `${list} ${id} ${field}`
 
+/** What kind of figure it is, whichever part it is of. */
+export const figureKind = ({ list, field }: Figure) => `${list} ${field}`
+
 /** Whether a build sheet has a figure. */
 export function isGiven(sheet: BuildSheet, { list, id, field }: Figure): boolean {
   if (list === 'sheet')

@@ -1,3 +1,5 @@
 export { answersOf, type Answer, type AnswerKind } from './answers'
-export { figureKey, isGiven, type Figure } from './figures'
+export { fallsOf } from './falls'
+export { figureKey, figureKind, isGiven, type Figure } from './figures'
 export { gainsOf, nextFigure, type Gain } from './nextFigure'
+export { USUAL_VALUES, usualOf, type UsualValue } from './usualValues'

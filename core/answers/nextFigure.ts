@@ -8,16 +8,29 @@ export interface Gain {
   readonly settles: readonly Answer[]
   /** Answers that it would bring nearer. */
   readonly helps: readonly Answer[]
+  /** How many times their tolerance it narrows them by, all added up. */
+  readonly narrows: number
 }
 
-/** The figure that buys most: the one that settles most answers; then the one that the most answers want, each the more the less else they want; then the one that
- *  is measured first. `cannot`: keys of figures that cannot be got at: ways that need one are no ways. Undefined when nothing more can be answered. */
-export function nextFigure(answers: readonly Answer[], cannot: ReadonlySet<string> = new Set()): Gain | undefined {
-  return gainsOf(answers, cannot)[0]
+/** By answer, then by figure, how many tolerances a figure narrows an answer by. */
+type Falls = ReadonlyMap<string, ReadonlyMap<string, number>>
+interface Weighing {
+  /** Keys of figures that cannot be got at: ways that need one are no ways. */
+  readonly cannot?: ReadonlySet<string>
+  readonly falls?: Falls
+}
+
+/** The figure that buys most: the one that settles most answers; then the one that narrows most, in tolerances, each way the more the less else it wants; then the
+ *  one that is measured first. Undefined when nothing more can be answered. */
+export function nextFigure(answers: readonly Answer[], weighing: Weighing = {}): Gain | undefined {
+  return gainsOf(answers, weighing)[0]
 }
 
 /** Every figure that is wanted, the one that buys most first. */
-export function gainsOf(answers: readonly Answer[], cannot: ReadonlySet<string> = new Set()): Gain[] {
+export function gainsOf(
+  answers: readonly Answer[],
+  { cannot = new Set(), falls = new Map() }: Weighing = {},
+): readonly Gain[] {
   const found = new Map<string, { readonly figure: Figure; readonly least: Map<Answer, number> }>()
   for (const answer of answers) {
     for (const way of answer.ways) {
@@ -30,18 +43,21 @@ export function gainsOf(answers: readonly Answer[], cannot: ReadonlySet<string> 
       }
     }
   }
-  const weighed = [...found.values()].map(({ figure, least }) => {
-    const of = [...least]
-    return {
-      gain: {
-        figure,
-        settles: of.flatMap(([answer, n]) => (n === 1 ? [answer] : [])),
-        helps: of.flatMap(([answer, n]) => (n > 1 ? [answer] : [])),
-      },
-      weight: of.reduce((sum, [, n]) => sum + 1 / n, 0),
-    }
-  })
-  return weighed
+  return [...found]
+    .map(([key, { figure, least }]) => {
+      const of = [...least]
+      const fall = ({ id }: Answer) => falls.get(id)?.get(key) ?? 0
+      return {
+        gain: {
+          figure,
+          settles: of.flatMap(([answer, n]) => (n === 1 ? [answer] : [])),
+          helps: of.flatMap(([answer, n]) => (n > 1 ? [answer] : [])),
+          narrows: of.reduce((sum, [answer]) => sum + fall(answer), 0),
+        },
+        // What is read to nothing of a tolerance still brings an answer nearer.
+        weight: of.reduce((sum, [answer, n]) => sum + (1 + fall(answer)) / n, 0),
+      }
+    })
     .sort((a, b) => b.gain.settles.length - a.gain.settles.length || b.weight - a.weight)
     .map(({ gain }) => gain)
 }

@@ -1,10 +1,13 @@
 import { createContext, useContext } from 'react'
 import { useSheetEditor } from './SheetEditor'
 
-/** The part whose panel is open. */
+/** The part whose panel is open, and the answer whose figures are asked for one after the other. */
 interface ChosenPart {
   readonly key: string
   readonly choose: (key: string) => void
+  /** The name of its line; empty while the figure that buys most is asked for. */
+  readonly asked: string
+  readonly ask: (answer: string) => void
 }
 
 const ChosenPartContext = createContext<ChosenPart | undefined>(undefined)

@@ -105,8 +105,11 @@ function OpenSheet({
   const [starting, setStarting] = useState(false)
   const part = parts.find((one) => one.key === key)
   const [view, setView] = useState<View>(part?.view ?? 'drive')
+  const asked = address.get('for') ?? ''
+  const goTo = (part: string, answer: string) =>
+    setAddress({ part, ...(answer ? { for: answer } : {}) }, { replace: true, preventScrollReset: true })
   const choose = (next: string) => {
-    setAddress({ part: next }, { replace: true, preventScrollReset: true })
+    goTo(next, asked)
     const there = parts.find((one) => one.key === next)
     if (there && !isSeenIn(there, view)) setView(there.view)
   }
@@ -116,7 +119,7 @@ function OpenSheet({
   ])
   return (
     <SheetEditorProvider value={editor}>
-      <ChosenPartProvider value={{ key, choose }}>
+      <ChosenPartProvider value={{ key, choose, asked, ask: (answer) => goTo('', answer) }}>
         <div className="engine">
           <PageHeader crumbs={[{ words: engine.name }]}>
             <UndoRedo history={history} write={write} />

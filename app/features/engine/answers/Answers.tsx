@@ -10,17 +10,21 @@ import './Answers.css'
 
 const statusWords = { known: 'answered', half: 'half answered', open: 'open' } as const
 
-/** What the sheet can tell now, and what it still wants: a line that is open, touched, goes to the figure that comes first. */
+/** What the sheet can tell now, and what it still wants: a line that is open, touched, asks for its own figures one after the other. */
 export function Answers() {
   const { sheet } = useSheetEditor()
-  const { choose } = useChosenPart()
+  const { choose, asked, ask } = useChosenPart()
   return (
     <section className="answers" aria-label="What can be answered now">
       <h2>What can be answered now</h2>
       <ul className="plain">
         {answerLines(sheet).map((line) => (
           <li key={line.name}>
-            <UnstyledButton className="answer-line" onClick={() => choose(partOfLine(sheet, line))}>
+            <UnstyledButton
+              className="answer-line"
+              aria-pressed={line.status === 'known' ? undefined : line.name === asked}
+              onClick={() => (line.status === 'known' ? choose(partOfLine(sheet, line)) : ask(line.name))}
+            >
               <span className={`pin-dot ${line.status}`} role="img" aria-label={statusWords[line.status]} />
               <span className="answer-name">{line.name}</span>
               {line.told ? (
@@ -45,19 +49,13 @@ function wantsWords(sheet: BuildSheet, { answers }: AnswerLine): string {
   return `${figureWords(sheet, first).name}${least.length > 1 ? ` and ${least.length - 1} more` : ''}`
 }
 
-/** Where a line is touched: at the figure that it wants first, else at the part that it speaks of. */
-function partOfLine(sheet: BuildSheet, { answers }: AnswerLine): string {
-  const one = answers.find(({ status }) => status !== 'known') ?? answers[0]
-  return one ? partOf(sheet, one) : ''
-}
+const partOfLine = (sheet: BuildSheet, { answers: [one] }: AnswerLine) => (one ? partOf(sheet, one) : '')
 
 const leastWay = ({ ways }: Answer) =>
   ways.reduce((best, way) => (way.length < best.length ? way : best), ways[0] ?? [])
 
-/** Where an answer is touched: at the figure that it wants first, or at the part that it speaks of. */
+/** The part that an answer speaks of. */
 function partOf(sheet: BuildSheet, answer: Answer): string {
-  const [first] = leastWay(answer)
-  if (first) return figureWords(sheet, first).part
   switch (answer.about) {
     case 'tooth':
       return partKey('wheel', answer.targetId)
