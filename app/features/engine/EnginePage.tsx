@@ -139,8 +139,14 @@ function OpenSheet({
                 data={[...views]}
               />
               {(view === 'drive' || view === 'rim') && (
-                <Button className="engine-side-button" variant="default" onClick={() => setSide(otherSide(side))}>
-                  Seen from&nbsp;<strong>{sheet.sides[side]}</strong>&nbsp;⇄
+                <Button
+                  className="engine-side-button"
+                  variant="default"
+                  aria-label={`Seen from ${sheet.sides[side]} ⇄`}
+                  onClick={() => setSide(otherSide(side))}
+                >
+                  <span className="seen-from">Seen from&nbsp;</span>
+                  <strong>{sheet.sides[side]}</strong>&nbsp;⇄
                 </Button>
               )}
               {view === 'drive' && <DriveDrawing side={side} />}

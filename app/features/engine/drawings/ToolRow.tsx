@@ -22,7 +22,7 @@ export function ToolRow({ tool }: { readonly tool: ToolInHand }) {
       </div>
     )
   return (
-    <div className="tool-row">
+    <div className={open ? 'tool-row open' : 'tool-row'}>
       <Button variant="default" aria-expanded={open} onClick={() => setOpen(!open)}>
         Put on the drive {open ? '−' : '+'}
       </Button>
