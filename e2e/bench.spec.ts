@@ -154,14 +154,19 @@ test('wrong, empty, absurd and contradictory input gets a message and loses noth
   await expect(page.getByText(/no longer than the throw of 56\.0 mm/)).toBeVisible()
   await actor.write('Teeth, crank sprocket', '20')
   await page.keyboard.press('Tab')
-  await expect(
-    page.getByText(
-      /Camshaft turns 10\/19 of the crank, and should turn 1\/2\. Count again: is it 19 on the crank sprocket and not 20, or 40 on the cam sprocket and not 38\?/,
-    ),
-  ).toBeVisible()
+  const disagree = page.getByRole('alert', { name: 'Figures that disagree' })
+  await expect(disagree).toContainText('Camshaft turns 10/19 of the crank, and should turn 1/2.')
+  await expect(disagree).toContainText('20 teeth, not said where from; with 19 teeth they would agree.')
+  await expect(disagree).toContainText('38 teeth, measured; with 40 teeth they would agree.')
   await actor.write('Pitches in the whole chain', '60')
   await page.keyboard.press('Tab')
-  await expect(page.getByText(/pitches too short/)).toBeVisible()
+  await expect(disagree).toContainText('pitches too short')
+  // The one to measure again is gone to from there.
+  await disagree
+    .getByRole('button', { name: /^Teeth of the crank sprocket/ })
+    .first()
+    .click()
+  await expect(page.getByRole('region', { name: 'Part', exact: true })).toContainText('Crank sprocket')
 })
 
 test('contacts that cannot be halved say why', async ({ page }) => {

@@ -2,8 +2,8 @@ import { describe, expect, test } from 'vitest'
 import type { BuildSheet } from '../model'
 import { beginSheet, type TOPOLOGIES } from '../starters'
 import { answersOf } from './answers'
-import { fallsOf, figureOf, valuesOf, withMiddles } from './falls'
-import { figureKey, type Figure } from './figures'
+import { fallsOf, valuesOf, withMiddles } from './falls'
+import { figureKey, givenFigure, type Figure } from './figures'
 import { nextFigure } from './nextFigure'
 import { usualOf } from './usualValues'
 import { withFigure } from './withFigure'
@@ -53,7 +53,7 @@ describe.each(['oneChain', 'twinCamBelt', 'chainWithPump'] as const)('what a fig
       for (const [key, fall] of byFigure) {
         const figure = wanted.find((one) => figureKey(one) === key)
         const usual = figure && usualOf(figure)
-        const at = figure && figureOf(nominal, figure)
+        const at = figure && givenFigure(nominal, figure)?.value
         if (!figure || !usual || at === undefined || figure.list === 'members') continue
         const half = (usual.most - usual.least) / 2
         // Half the range each way of the middle is what the usual values say, however curved the answer is in it.

@@ -4,7 +4,7 @@ import type { BuildSheet } from '../model/buildSheet'
 import { asDrawable } from '../scene'
 import { oncePerSheet } from '../sheet'
 import { answersOf, type Answer } from './answers'
-import { figureKey, type Figure } from './figures'
+import { figureKey, givenFigure, type Figure } from './figures'
 import { middleOf, usualOf } from './usualValues'
 import { withFigure } from './withFigure'
 
@@ -24,7 +24,7 @@ export const fallsOf = oncePerSheet((sheet): ReadonlyMap<string, ReadonlyMap<str
   const falls = new Map<string, Map<string, number>>()
   for (const [key, figure] of figures) {
     const usual = usualOf(figure)
-    const at = usual && figureOf(nominal, figure)
+    const at = usual && givenFigure(nominal, figure)?.value
     if (!usual || at === undefined) continue
     const step = usual.readTo || 1
     const sides = [step, -step].map((by) => valuesOf(withFigure(nominal, figure, at + by)))
@@ -52,17 +52,14 @@ export function withMiddles(sheet: BuildSheet, wanted: readonly Figure[]): Build
     if (!usual || figure.list === 'members' || (figure.list === 'loops' && figure.field === 'pitches')) return so
     return withFigure(so, figure, middleOf(usual) + towardsOf(sheet, figure))
   }, sheet)
-  return asDrawable(filled.running ? filled : { ...filled, running: { value: 'clockwise', typed: '', trust: 'unknown' } })
-    .sheet
+  return asDrawable(
+    filled.running ? filled : { ...filled, running: { value: 'clockwise', typed: '', trust: 'unknown' } },
+  ).sheet
 }
 
 /** Where a part that is not measured is drawn, in degrees: what its direction ranges about. */
 const towardsOf = (sheet: BuildSheet, { list, id, field }: Figure) =>
-  list === 'shafts' && field === 'direction'
-    ? (hangs(sheet).get(id)?.towardsDeg ?? 90)
-    : list === 'marks'
-      ? 90
-      : 0
+  list === 'shafts' && field === 'direction' ? (hangs(sheet).get(id)?.towardsDeg ?? 90) : list === 'marks' ? 90 : 0
 
 /** What the answers come to on a sheet, each in its own unit: counts from where everything stands, whatever a book says; what the path of a loop needs; the degrees of a drop. */
 export function valuesOf(sheet: BuildSheet): ReadonlyMap<string, number> {
@@ -85,21 +82,3 @@ export function valuesOf(sheet: BuildSheet): ReadonlyMap<string, number> {
   if (deg !== undefined) values.set('stop ', deg)
   return values
 }
-
-/** A figure as the sheet has it; undefined where it has none. */
-export function figureOf(sheet: BuildSheet, { list, id, field }: Figure): number | undefined {
-  if (list === 'sheet') return numberOf(sheet[field as 'strokeMm'])
-  if (list === 'counts' || list === 'cams') return undefined
-  if (list === 'shafts') {
-    const position = sheet.shafts.find((one) => one.id === id)?.position
-    if (position?.how !== 'polar') return undefined
-    return numberOf(field === 'distance' ? position.distanceMm : position.directionDeg)
-  }
-  const part = (sheet[list] as readonly { readonly id: string }[]).find((one) => one.id === id)
-  return numberOf((part as Readonly<Record<string, unknown>> | undefined)?.[field])
-}
-
-const numberOf = (figure: unknown): number | undefined =>
-  typeof figure === 'object' && figure !== null && 'value' in figure && typeof figure.value === 'number'
-    ? figure.value
-    : undefined

@@ -1,5 +1,6 @@
 import { shaftPoint } from '../drive'
 import type { BuildSheet } from '../model/buildSheet'
+import type { Trusted } from '../model/primitives'
 import { partsOf } from '../sheet'
 
 /** One figure of a build sheet: of the sheet itself, or of a part by its id. A count's id is its stretch; a valve's is its kind. */
@@ -38,3 +39,24 @@ function isPlaced(sheet: BuildSheet, id: string, field: string): boolean {
   if (position?.how !== 'polar') return false
   return (field === 'distance' ? position.distanceMm : position.directionDeg) !== undefined
 }
+
+/** A number as the sheet has it; undefined where it has none. */
+export function givenFigure(sheet: BuildSheet, { list, id, field }: Figure): Trusted<number> | undefined {
+  if (list === 'sheet') return numberOf(sheet[field as 'strokeMm'])
+  if (list === 'counts') return sheet.counts.find((one) => `${one.fromMarkId}>${one.toMarkId}` === id)?.pitches
+  if (list === 'shafts') {
+    const position = sheet.shafts.find((one) => one.id === id)?.position
+    if (position?.how !== 'polar') return undefined
+    return field === 'distance' ? position.distanceMm : position.directionDeg
+  }
+  const part =
+    list === 'cams'
+      ? sheet.cams.find(({ valve }) => valve === id)
+      : (sheet[list] as readonly { readonly id: string }[]).find((one) => one.id === id)
+  return numberOf((part as Readonly<Record<string, unknown>> | undefined)?.[field])
+}
+
+const numberOf = (figure: unknown): Trusted<number> | undefined =>
+  typeof figure === 'object' && figure !== null && 'value' in figure && typeof figure.value === 'number'
+    ? (figure as Trusted<number>)
+    : undefined

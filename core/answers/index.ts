@@ -1,5 +1,7 @@
 export { answersOf, type Answer, type AnswerKind } from './answers'
+export { disagreementsOf, type Disagreement } from './disagreements'
 export { fallsOf } from './falls'
 export { figureKey, figureKind, isGiven, type Figure } from './figures'
 export { gainsOf, nextFigure, type Gain } from './nextFigure'
+export type { Again } from './measureAgain'
 export { USUAL_VALUES, usualOf, type UsualValue } from './usualValues'

@@ -23,8 +23,14 @@ export function withFigure(sheet: BuildSheet, { list, id, field }: Figure, value
       }
     }
     case 'counts':
+      return {
+        ...sheet,
+        counts: sheet.counts.map((one) =>
+          `${one.fromMarkId}>${one.toMarkId}` === id ? { ...one, pitches: figure } : one,
+        ),
+      }
     case 'cams':
-      return sheet
+      return { ...sheet, cams: sheet.cams.map((one) => (one.valve === id ? { ...one, [field]: figure } : one)) }
   }
 }
 

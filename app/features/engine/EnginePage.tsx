@@ -15,6 +15,7 @@ import { PageHeader } from '../../ui/PageHeader'
 import { useAttempt } from '../../ui/useAttempt'
 import { AboutEngine } from './AboutEngine'
 import { Answers } from './answers/Answers'
+import { Disagreements } from './answers/Disagreements'
 import { MeasureNext } from './answers/MeasureNext'
 import { ChosenPartProvider } from './ChosenPart'
 import { CylindersDrawing } from './drawings/CylindersDrawing'
@@ -190,6 +191,7 @@ function Beside({
         </p>
       </div>
       <NotTaken parts={parts} />
+      <Disagreements />
       <Answers />
       <MeasureNext />
       <PartList parts={parts} />

@@ -85,11 +85,23 @@ export function figureWords(sheet: BuildSheet, { list, id, field }: Figure): Fig
   }
 }
 
+/** What a figure is told in, behind the number. */
+export function unitOf(sheet: BuildSheet, { list, id, field }: Figure): string {
+  if (list === 'members') return ' teeth'
+  if (field.endsWith('Mm') || field === 'distance') return ' mm'
+  if (field.endsWith('Deg') || field === 'direction') return '°'
+  const loop = list === 'loops' ? partsOf(sheet).loop(id) : sheet.loops[0]
+  return ` ${loop ? nounsOf(loop).pitches : 'pitches'}`
+}
+
 const book = 'From the book, as it is printed.'
 const valveFigure: Readonly<Record<string, { readonly name: string; readonly how: string }>> = {
   opensDeg: { name: 'opening', how: book },
   closesDeg: { name: 'closing', how: book },
   centreDeg: { name: 'lobe centre', how: 'From the cam card.' },
+  durationDeg: { name: 'duration', how: book },
+  topLiftMm: { name: 'top lift', how: book },
+  tdcLiftMm: { name: 'lift at overlap TDC', how: book },
   lashMm: { name: 'lash', how: 'From the book, cold or hot as it says.' },
 }
 

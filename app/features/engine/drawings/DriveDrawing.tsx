@@ -16,6 +16,10 @@ import { useTool, type ToolInHand } from './useTool'
 import { WheelHits } from './WheelHits'
 import './DriveDrawing.css'
 
+/** Room for what stands over the drawing and for the names beside it. */
+const WIDE = { left: 88, right: 88, y: 96 }
+const NARROW = { left: 52, right: 52, y: 68 }
+
 /** The drive, every part of it to be touched. What nobody counted or measured is drawn thin. */
 export function DriveDrawing({ side }: { readonly side: Side }) {
   const { sheet } = useSheetEditor()
@@ -28,7 +32,7 @@ export function DriveDrawing({ side }: { readonly side: Side }) {
     const wheels = [...scene.toothed, ...spots.map(({ at }) => ({ centre: at, radiusMm: 12, pitchMm: 0 }))]
     const box = boxOf({ toothed: wheels, loops: scene.loops })
     const sized = { width: Math.max(width, 1), height: Math.max(height, 1), side }
-    return makeProjection(box, { ...sized, margin: { left: 88, right: 88, y: 96 } })
+    return makeProjection(box, { ...sized, margin: width < 500 ? NARROW : WIDE })
   }, [scene, spots, width, height, side])
   const poseDeg = sheet.referencePose.crankDeg.value
   if (scene.toothed.length === 0)

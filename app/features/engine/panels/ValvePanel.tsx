@@ -3,13 +3,14 @@ import { useState } from 'react'
 import { camSpec, type SpecKey } from '@link-count/core/cams'
 import { sheetLimits, type Cam } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
-import { fixed, planeFromUp, upFromPlane } from '@link-count/core/units'
+import { planeFromUp, upFromPlane } from '@link-count/core/units'
 import { lobesApart, lobesOf, patchLobes, withValue, type LobeSet, type SheetChange } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
 import { DegField, DirectionField, MmField } from '../TrustedField'
 import { Choice, Fields } from './fields'
 import { LiftTable } from './LiftTable'
 import { ShimStock } from './ShimStock'
+import { specFigureWords, specWords } from './specWords'
 import { ValvesOnCamshafts } from './ValvesOnCamshafts'
 import { Fold } from '../../../ui/Fold'
 
@@ -233,22 +234,12 @@ function Contradictions({ cam, name }: { cam: Cam; name: string }) {
   const { sheet } = useSheetEditor()
   return camSpec(sheet, cam).contradictions.map(({ key, given, derived }) => (
     <p className="warn" role="alert" key={`${key} ${derived}`}>
-      {name}, {specWords[key].name}: {figureWords(key, given)} is written, and the other figures make it{' '}
-      {figureWords(key, derived)}, {figureWords(key, Math.abs(given - derived))} apart. One of them is another cam’s,
-      another lift’s, or a slip.
+      {name}, {specWords[key].name}: {specFigureWords(key, given)} is written, and the other figures make it{' '}
+      {specFigureWords(key, derived)}, {specFigureWords(key, Math.abs(given - derived))} apart. One of them is another
+      cam’s, another lift’s, or a slip.
     </p>
   ))
 }
-
-const specWords: Record<SpecKey, { readonly name: string; readonly unit: string; readonly decimals: number }> = {
-  opens: { name: 'opens', unit: '°', decimals: 1 },
-  closes: { name: 'closes', unit: '°', decimals: 1 },
-  duration: { name: 'open for', unit: '°', decimals: 1 },
-  centre: { name: 'lobe centre', unit: '°', decimals: 1 },
-  topLift: { name: 'top lift', unit: ' mm', decimals: 2 },
-  tdcLift: { name: 'lift at overlap TDC', unit: ' mm', decimals: 2 },
-}
-const figureWords = (key: SpecKey, value: number) => `${fixed(value, specWords[key].decimals)}${specWords[key].unit}`
 
 /** What follows from the figures that are written, marked as such. */
 function Derived({ cam }: { cam: Cam }) {
@@ -259,7 +250,7 @@ function Derived({ cam }: { cam: Cam }) {
     <p className="result">
       Follows:{' '}
       {derived
-        .map(([key, { value }]) => `${specWords[key as SpecKey].name} ${figureWords(key as SpecKey, value)}`)
+        .map(([key, { value }]) => `${specWords[key as SpecKey].name} ${specFigureWords(key as SpecKey, value)}`)
         .join(', ')}
       .
     </p>
