@@ -225,5 +225,5 @@ test('one job that cannot be read fails alone, holds the guard of the others, an
   await page.getByRole('button', { name: 'Take it out' }).click()
   await expect(page.getByRole('heading', { name: 'Saw bench' })).toBeVisible()
   await page.goto(job)
-  await expect(page.getByText(/Job 2 was removed/).first()).toBeVisible()
+  await expect(page.getByText(/Job 2 was deleted/).first()).toBeVisible()
 })

@@ -1,21 +1,25 @@
+import type { MergeOutcome } from '@link-count/core/file'
 import { buildSheetSchema, type Records } from '@link-count/core/model'
 import { newDevice } from './device'
 import type { Batch, PictureRow } from './env'
 
-/** What opening a file adds, and what it changes of what is here, as one batch. Where the file holds work of this very device that was not here, the
+/** What opening a file adds, what it changes of what is here, and what of it goes with something deleted, as one batch. Where the file holds work of this very device that was not here, the
  *  device goes on under a new name: what it wrote after the file was saved may be elsewhere, under the same counters. `engineOf`: of jobs that are
  *  here already. The engines that it changes wait for their summaries. */
 export function batchOfFile(
-  { add, change }: { readonly add: Records; readonly change: Records },
+  { add, change, drop }: Pick<MergeOutcome, 'add' | 'change' | 'drop'>,
   pictures: readonly PictureRow[],
   {
     device,
     newId,
     engineOf,
+    picturesGone = [],
   }: {
     readonly device: string
     readonly newId: () => string
     readonly engineOf: (jobId: string) => string | undefined
+    /** Pictures of the lines that go. */
+    readonly picturesGone?: readonly string[]
   },
 ): Batch {
   const records: Records = {
@@ -38,5 +42,6 @@ export function batchOfFile(
       summaries: [...engineIds].map((id) => ({ id, waiting: newId() })),
       ...(restored ? { meta: [{ id: 'device', value: newDevice(newId) }] } : {}),
     },
+    drop: { ...drop, pictures: picturesGone },
   }
 }

@@ -1,11 +1,27 @@
 import { createSelector } from '@reduxjs/toolkit'
-import type { BuildSheet, Entry, Job, Records } from '@link-count/core/model'
+import { isRemoved, type BuildSheet, type Engine, type Entry, type Job, type Records } from '@link-count/core/model'
 import { engineSelectors } from './engines'
 import { jobSelectors } from './jobs'
 import type { RootState } from './state'
 
-export const selectEngines = (state: RootState) => engineSelectors.selectAll(state.engines)
-export const selectEngine = (state: RootState, id: string) => engineSelectors.selectById(state.engines, id)
+/** The engines that are not deleted. */
+export const selectEngines = createSelector([(state: RootState) => state.engines], (engines): readonly Engine[] =>
+  engineSelectors.selectAll(engines).filter((engine) => !isRemoved(engine)),
+)
+export function selectEngine(state: RootState, id: string): Engine | undefined {
+  const engine = engineSelectors.selectById(state.engines, id)
+  return engine && !isRemoved(engine) ? engine : undefined
+}
+
+/** When an engine or a job was deleted; undefined while it is there. */
+export function selectDeletedAt(
+  state: RootState,
+  { engineId, jobId }: { readonly engineId?: string | undefined; readonly jobId?: string | undefined },
+): string | undefined {
+  const job = jobSelectors.selectById(state.jobs, jobId ?? '')
+  const engine = engineSelectors.selectById(state.engines, engineId ?? job?.engineId ?? '')
+  return [job, engine].find((one) => one && isRemoved(one))?.removed?.at
+}
 
 /** Whether an engine's build sheets and ledgers are at hand. */
 export const selectIsOpen = (state: RootState, engineId: string) => engineId in state.opened
@@ -18,7 +34,7 @@ export const selectSheets = createSelector(
   (sheets): readonly BuildSheet[] => [...sheets].sort((a, b) => b.version - a.version),
 )
 
-/** All jobs of an engine, those that were taken out as well, the latest first. */
+/** All jobs of an engine, those that were deleted as well, the latest first. */
 export const selectAllJobs = createSelector(
   [(state: RootState) => state.jobs, (_state: RootState, engineId: string) => engineId],
   (jobs, engineId) =>
@@ -29,7 +45,7 @@ export const selectAllJobs = createSelector(
 )
 
 /** The jobs of an engine that have their ledgers, the latest first. */
-export const selectJobs = createSelector([selectAllJobs], (jobs) => jobs.filter(({ removed }) => !removed))
+export const selectJobs = createSelector([selectAllJobs], (jobs) => jobs.filter((job) => !isRemoved(job)))
 
 /** Everything that was written on an open engine, in all of its jobs. */
 export const selectEngineEntries = (state: RootState, engineId: string): readonly Entry[] =>

@@ -12,7 +12,7 @@ import {
   type JobState,
 } from '@link-count/core/ledger'
 import { readMarks, type MarkReading } from '@link-count/core/marks'
-import type { BuildSheet, Engine, Entry, NewEntry, Job } from '@link-count/core/model'
+import { isRemoved, type BuildSheet, type Engine, type Entry, type NewEntry, type Job } from '@link-count/core/model'
 import {
   makeRunSheet,
   statusOf,
@@ -76,11 +76,11 @@ function readJobs(
   const labels = jobLabels(work.jobs)
   let without: EngineFold | undefined
   const foldWithout = () => {
-    const unreadable = work.jobs.filter((one) => !one.removed && whyNot(engine, one, work) !== undefined)
+    const unreadable = work.jobs.filter((one) => !isRemoved(one) && whyNot(engine, one, work) !== undefined)
     return (without ??= foldEngine({ ...work, unreadable: new Set(unreadable.map(({ id }) => id)) }))
   }
   return (job) => {
-    if (!job || job.removed) return undefined
+    if (!job || isRemoved(job)) return undefined
     try {
       return makeJobView({ engine, job, work, fold: fold(), labels })
     } catch {
@@ -257,7 +257,7 @@ export const selectInherited = createSelector(
     (state: RootState, engineId: string) => selectAllJobs(state, engineId),
   ],
   (read, jobs): Inheritance | undefined => {
-    const view = read(jobs.find(({ removed }) => !removed))
+    const view = read(jobs.find((job) => !isRemoved(job)))
     if (!isView(view)) return undefined
     const { loops, couplings } = view.state.stand
     const off = view.sheet.loops.filter(({ id }) => loops.get(id)?.is !== 'on')

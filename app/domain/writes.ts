@@ -22,10 +22,10 @@ import type { AppThunk, RootState } from './state'
 import { selectAllJobs, selectSheets } from './selectors'
 import { guardWith, selectJobView } from './views'
 
-/* Every write of records is here and goes one way: parse, commit, then the same value is in the state. A write that fails leaves the state as it was.
+/* Every write of records is here, or in removals, and goes one way: parse, commit, then the same value is in the state. A write that fails leaves the state as it was.
  * `takes`: what was typed for it; its drafts go in the same batch, unless something else is typed there by then. */
 
-function entriesOf(state: RootState, engineId: string): readonly Entry[] {
+export function entriesOf(state: RootState, engineId: string): readonly Entry[] {
   const open = state.opened[engineId]
   // Without what was written before, a line would be given a place that is taken.
   if (!open) throw new WriteError('gone', `Engine ${engineId} is not open`)
@@ -49,6 +49,16 @@ export const changeEngine = (engineId: string, change: (engine: Engine) => Engin
     if (!engine) throw new WriteError('gone', `There is no engine ${engineId}`)
     const row = engineSchema.parse({ ...change(engine), id: engine.id, at: engine.at })
     return { batch: { put: { engines: [row] }, ...taken(state, takes) }, give: row }
+  })
+
+/** Changes why a job is here, or whether it is put away: as it is when the write has its turn. */
+export const changeJob = (jobId: string, change: (job: Job) => Job, takes: readonly DraftRow[] = []) =>
+  commit((state): Made<Job> => {
+    const job = jobSelectors.selectById(state.jobs, jobId)
+    if (!job) throw new WriteError('gone', `There is no job ${jobId}`)
+    const { id, engineId, number, at, sheetId } = job
+    const row = jobSchema.parse({ ...change(job), id, engineId, number, at, sheetId })
+    return { batch: { put: { jobs: [row] }, ...taken(state, takes) }, give: row }
   })
 
 export const openJob = (job: Omit<Job, 'id' | 'at' | 'number'>, takes: readonly DraftRow[] = []) =>
@@ -153,18 +163,6 @@ export const changeSheetInJob = (
     const row = changedSheet(state, env, engineId, change)
     const entries = linesOf(state, env, jobId, [{ kind: 'sheet', toSheetId: row.id }])
     return { batch: { put: { sheets: [row], entries }, ...taken(state, takes) }, give: row }
-  })
-
-/** Takes out a job whose ledger cannot be read. That it was there stays: what it did to the engine is not known until somebody looks. */
-export const removeJob = (jobId: string) =>
-  commit((state, { now }) => {
-    const job = jobSelectors.selectById(state.jobs, jobId)
-    if (!job) throw new WriteError('gone', `There is no job ${jobId}`)
-    const its = entriesOf(state, job.engineId).filter((entry) => entry.jobId === jobId)
-    const counters = its.map(({ counter }) => counter).filter((n) => Number.isInteger(n) && n > 0 && n < 1e9)
-    const row: Job = { ...job, removed: { at: now(), counter: Math.max(0, ...counters) } }
-    const pictures = its.flatMap((entry) => (entry.kind === 'picture' ? [entry.pictureId] : []))
-    return { batch: { put: { jobs: [row] }, drop: { entries: its.map(({ id }) => id), pictures } }, give: undefined }
   })
 
 /** Says which of several build sheets of one number is right: the next number is like it. */

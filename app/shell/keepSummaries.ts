@@ -1,9 +1,8 @@
 import type { Engine } from '@link-count/core/model'
 import type { WorkshopKind } from '../db'
-import { engineSelectors } from '../domain/engines'
 import { putSummary } from '../domain/notes'
 import { screenSlice } from '../domain/screen'
-import { selectIsOpen, selectJobs, selectSheets } from '../domain/selectors'
+import { selectEngines, selectIsOpen, selectJobs, selectSheets } from '../domain/selectors'
 import { MADE_BY } from '../domain/summaries'
 import type { AppStore } from '../store'
 import type { Summariser } from '../workers/summaryWork'
@@ -18,8 +17,9 @@ export function keepSummaries(store: AppStore, kind: WorkshopKind): () => void {
   let timer: ReturnType<typeof setTimeout> | undefined
   let worker: Summariser | undefined
   const next = (): Engine | undefined => {
-    const { engines, summaries, screen } = store.getState()
-    const inOrder = engineSelectors.selectAll(engines).sort((a, b) => (a.at < b.at ? -1 : Number(a.at > b.at)))
+    const state = store.getState()
+    const { summaries, screen } = state
+    const inOrder = [...selectEngines(state)].sort((a, b) => (a.at < b.at ? -1 : Number(a.at > b.at)))
     return inOrder.find(({ id }) => {
       const row = summaries.get(id)
       const isDue = !row?.summary || row.madeBy !== MADE_BY

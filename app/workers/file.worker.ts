@@ -1,10 +1,17 @@
 import { expose } from 'comlink'
 import Dexie from 'dexie'
 import { nanoid } from 'nanoid'
-import { mergeRecords, takeOther, type FileError, type MergeOutcome, type Offer } from '@link-count/core/file'
+import {
+  mergeRecords,
+  takeOther,
+  type Deleted,
+  type FileError,
+  type MergeOutcome,
+  type Offer,
+} from '@link-count/core/file'
 import type { Records } from '@link-count/core/model'
 import { err, ok, type Result } from '@link-count/core/result'
-import { readArchive, writeArchive, type Written } from '../db/archive'
+import { readArchive, writeArchive, type Archive, type Written } from '../db/archive'
 import { linesOfBatch } from '../db/copy/copyLog'
 import { databaseName, RECORDS, WorkshopDatabase, type WorkshopKind } from '../db/database'
 import { fileMigrations } from '../db/migrations'
@@ -18,6 +25,10 @@ export interface OpenedFile {
   readonly engineNames: readonly string[]
   readonly same: number
   readonly offers: readonly Offer[]
+  /** What either side deleted and the other still has. */
+  readonly deleted: readonly Deleted[]
+  /** Records here that go with what is deleted. */
+  readonly gone: number
   readonly kept: number
   readonly rivals: number
   readonly picturesMissing: number
@@ -28,9 +39,54 @@ export interface OpenedFile {
 interface Held {
   readonly kind: WorkshopKind
   readonly outcome: MergeOutcome
+  readonly archive: Archive
   readonly pictures: readonly PictureRow[]
+  /** Pictures here whose lines go. */
+  readonly picturesGone: readonly string[]
 }
 let held: Held | undefined
+
+const picturesIn = (entries: Records['entries']) =>
+  new Set(entries.flatMap((entry) => (entry.kind === 'picture' ? [entry.pictureId] : [])))
+
+/** Holds a file that was read against what is here. `keep`: what is deleted and is to be there all the same. */
+async function holdAgainst(
+  archive: Archive,
+  kind: WorkshopKind,
+  keep: { readonly ids: readonly string[]; readonly at: string },
+): Promise<Result<OpenedFile, FileError>> {
+  const { file: theirs, pictures, picturesMissing } = archive
+  const mine = (await withStored(kind, storedRecords)) ?? NOTHING
+  const merged = mergeRecords(mine, theirs, keep)
+  if (!merged.ok) return err(merged.error)
+  const outcome = merged.value
+  // Only pictures of lines that are new here: one of ours is never written over.
+  const ours = picturesIn(mine.entries)
+  const added = picturesIn(outcome.add.entries)
+  const goes = new Set(outcome.drop.entries)
+  held = {
+    kind,
+    outcome,
+    archive,
+    pictures: pictures.filter(({ id }) => added.has(id) && !ours.has(id)),
+    picturesGone: [...picturesIn(mine.entries.filter(({ id }) => goes.has(id)))],
+  }
+  const { add, change, drop, same, offers, deleted, kept, rivals } = outcome
+  const { engines, sheets, jobs, entries } = add
+  return ok({
+    added: { engines: engines.length, sheets: sheets.length, jobs: jobs.length, entries: entries.length },
+    changed: sizeOf(change),
+    engineNames: engines.map(({ name }) => name),
+    same,
+    offers,
+    deleted,
+    gone: sizeOf(drop),
+    kept: kept.length,
+    rivals: rivals.length,
+    picturesMissing,
+    aside: theirs.aside?.length ?? 0,
+  })
+}
 
 export interface MadeFile extends Written {
   /** How many lines of ledgers it holds. */
@@ -58,7 +114,7 @@ async function storedRecords(db: WorkshopDatabase): Promise<Records> {
   return { engines: [...engines], sheets: [...sheets], jobs: [...jobs], entries: [...entries] }
 }
 
-const sizeOf = ({ engines, sheets, jobs, entries }: Records) =>
+const sizeOf = ({ engines, sheets, jobs, entries }: { readonly [K in keyof Records]: readonly unknown[] }) =>
   engines.length + sheets.length + jobs.length + entries.length
 
 const NOTHING: Records = { engines: [], sheets: [], jobs: [], entries: [] }
@@ -72,33 +128,12 @@ const api = {
   ): Promise<Result<OpenedFile, FileError>> {
     const archive = await readArchive(file, { migrations: fileMigrations, progress })
     if (!archive.ok) return archive
-    const { file: theirs, pictures, picturesMissing } = archive.value
-    const mine = (await withStored(kind, storedRecords)) ?? NOTHING
-    const outcome = mergeRecords(mine, theirs)
-    if (!outcome.ok) return err(outcome.error)
-    // Only pictures of lines that are new here: one of ours is never written over.
-    const ours = new Set(mine.entries.flatMap((entry) => (entry.kind === 'picture' ? [entry.pictureId] : [])))
-    const added = new Set(
-      outcome.value.add.entries.flatMap((entry) => (entry.kind === 'picture' ? [entry.pictureId] : [])),
-    )
-    held = {
-      kind,
-      outcome: outcome.value,
-      pictures: pictures.filter(({ id }) => added.has(id) && !ours.has(id)),
-    }
-    const { add, change, same, offers, kept, rivals } = outcome.value
-    const { engines, sheets, jobs, entries } = add
-    return ok({
-      added: { engines: engines.length, sheets: sheets.length, jobs: jobs.length, entries: entries.length },
-      changed: sizeOf(change),
-      engineNames: engines.map(({ name }) => name),
-      same,
-      offers,
-      kept: kept.length,
-      rivals: rivals.length,
-      picturesMissing,
-      aside: theirs.aside?.length ?? 0,
-    })
+    return holdAgainst(archive.value, kind, { ids: [], at: '' })
+  },
+  /** The same file once more, with some of what is deleted to be there all the same. */
+  async keep(ids: readonly string[], at: string): Promise<Result<OpenedFile, FileError>> {
+    if (!held) throw new Error('Broken invariant: no file was opened')
+    return holdAgainst(held.archive, held.kind, { ids, at })
   },
   /** Writes the file that was opened last, on top of a revision, and its lines to the second copy; 'behind', when another tab wrote since. */
   async add(
@@ -107,7 +142,7 @@ const api = {
     progress: (share: number) => void,
   ): ReturnType<WriteElsewhere> {
     if (!held) throw new Error('Broken invariant: no file was opened')
-    const { kind, pictures, outcome } = held
+    const { kind, pictures, picturesGone, outcome } = held
     const chosen = taken.reduce((so, i) => {
       const offer = outcome.offers[i]
       return offer ? takeOther(so, offer) : so
@@ -118,13 +153,14 @@ const api = {
         device,
         newId: () => nanoid(),
         engineOf: (jobId) => jobs.get(jobId),
+        picturesGone,
       })
       const counted = await db.write(batch, revision)
       if (counted === 'behind') return counted
       progress(0.6)
       const records = Number(counted.find(({ id }) => id === RECORDS)?.value ?? (await db.countRecords()))
       const meta = [...(batch.put?.meta ?? []), ...counted]
-      const line = { revision: revision + 1, records, batch: { put: { ...batch.put, meta } } }
+      const line = { revision: revision + 1, records, batch: { ...batch, put: { ...batch.put, meta } } }
       let kept = 0
       const size = sizeOf(chosen.add) + sizeOf(chosen.change)
       for (const text of linesOfBatch(line)) {

@@ -30,6 +30,8 @@ function start(): Started {
 export interface HeldFile extends OpenedFile {
   /** Writes it; `taken`: of what is said two ways, by number, where the other is taken. */
   readonly add: (device: string, taken: readonly number[], progress: (share: number) => void) => WriteElsewhere
+  /** The same with some of what is deleted to be there all the same. */
+  readonly keep: (ids: readonly string[], at: string) => Promise<Result<HeldFile, FileError>>
   readonly end: () => void
 }
 
@@ -50,7 +52,12 @@ export async function openFile(
     }
     const add: HeldFile['add'] = (device, taken, told) => (revision, keepTwice) =>
       answer(worker.add({ device, taken, revision }, proxy(keepTwice), proxy(told)) as ReturnType<WriteElsewhere>)
-    return ok({ ...opened.value, add, end })
+    const held = (value: OpenedFile): HeldFile => ({ ...value, add, keep, end })
+    const keep: HeldFile['keep'] = async (ids, at) => {
+      const again = await answer(worker.keep(ids, at) as Promise<Result<OpenedFile, FileError>>)
+      return again.ok ? ok(held(again.value)) : again
+    }
+    return ok(held(opened.value))
   } catch (cause) {
     end()
     throw cause

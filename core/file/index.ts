@@ -1,6 +1,7 @@
 export * from './fileError'
 export * from './parseFile'
 export * from './mergeRecords'
+export type { Deleted } from './mergeRemoved'
 export * from './writeFile'
 export * from './liftTable'
 export * from './checksum'

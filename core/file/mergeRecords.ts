@@ -7,7 +7,8 @@ import type { FileError } from './fileError'
 import { mergeFields, withField, type Difference } from './mergeFields'
 import { soundOnly } from './setAside'
 import { stable } from './stable'
-import { LISTS } from './lists'
+import { LISTS, type ListName } from './lists'
+import { broughtBack, deletedOf, mergeRemoved, withoutDeleted, type Deleted } from './mergeRemoved'
 
 /** A field in which the file and what is here differ: one of the two was taken, the other is offered. */
 export interface Offer extends Difference {
@@ -25,16 +26,28 @@ export interface MergeOutcome {
   readonly offers: readonly Offer[]
   /** Lines of the ledger that are here under the same id with other content: ours stay. */
   readonly kept: readonly string[]
+  /** What only one side still has of what the other deleted: it stays deleted, unless it is kept. */
+  readonly deleted: readonly Deleted[]
+  /** Ids of records here that go with what is deleted. */
+  readonly drop: { readonly [K in ListName]: readonly string[] }
   /** Build sheets of one number that both stay; which is right is asked where the engine is. */
   readonly rivals: readonly { readonly engineId: string; readonly version: number }[]
 }
 
 /** What opening a file would do, before it is done. Of two copies of one workshop that went on apart the outcome is the same whichever of them opens the
- *  other's file: entries and cited sheets are united, engines, heads of jobs and sheets that nobody cites are merged by field. Errors: a record of ours
+ *  other's file: entries and cited sheets are united, engines, heads of jobs and sheets that nobody cites are merged by field; what either deleted is deleted. `keep`: ids of deleted engines and
+ *  jobs that are to be there all the same, from that time on. Errors: a record of ours
  *  that the file has under another engine or job, and ids that would point nowhere. */
-export function mergeRecords(here: Records, theirs: Records): Result<MergeOutcome, FileError> {
+export function mergeRecords(
+  here: Records,
+  file: Records,
+  keep: { readonly ids: readonly string[]; readonly at: string } = { ids: [], at: '' },
+): Result<MergeOutcome, FileError> {
+  const kept = new Set(keep.ids)
   // What is here and cannot be read is no reason to refuse a file, which may have it whole.
-  const mine = soundOnly(here)
+  const before = soundOnly(here)
+  const deleted = deletedOf(before, file)
+  const [mine, theirs] = [broughtBack(before, kept, keep.at), broughtBack(file, kept, keep.at)]
   const elsewhere = belongsElsewhere(mine, theirs)
   if (elsewhere) return err(elsewhere)
   const otherSheet = changedUnderWork(mine, theirs)
@@ -46,35 +59,38 @@ export function mergeRecords(here: Records, theirs: Records): Result<MergeOutcom
   const told = (list: Offer['list'], id: string, name: string, differences: readonly Difference[]) => {
     // When it was last changed is no choice of anybody's.
     for (const one of differences)
-      if (one.path[0] !== 'at' && one.path[0] !== 'sheetId') offers.push({ ...one, list, id, name })
+      if (one.path[0] !== 'at' && one.path[0] !== 'sheetId' && one.path[0] !== 'removed')
+        offers.push({ ...one, list, id, name })
   }
   const engines = united(ours.engines, other.engines, (a, b) => {
     const { merged, differences } = mergeFields(a, b)
     told('engines', a.id, merged.name, differences)
     return merged
   })
+  const linesOf = (jobId: string) => [...ours.entries, ...other.entries].filter((entry) => entry.jobId === jobId)
   const nameOf = (engineId: string) => engines.find(({ id }) => id === engineId)?.name ?? ''
   const jobs = united(ours.jobs, other.jobs, (a, b) => {
     const { merged, differences } = mergeFields(a, b)
     told('jobs', a.id, `${nameOf(a.engineId)}, job ${merged.number}`, differences)
-    return merged
+    if (!merged.removed) return merged
+    const { removed: _either, ...rest } = merged
+    return { ...rest, ...mergeRemoved([a, b], linesOf(a.id)) }
   })
   const sheets = united(ours.sheets, other.sheets, (a, b) => {
     const { merged, differences } = mergeFields(a, b)
     told('sheets', a.id, `${nameOf(a.engineId)}, build sheet ${a.version}`, differences)
     return merged
   })
-  const removed = new Set(jobs.flatMap((job) => (job.removed ? [job.id] : [])))
-  const kept: string[] = []
+  const keptLines: string[] = []
   const entries = united(ours.entries, other.entries, (a) => {
-    kept.push(a.id)
+    keptLines.push(a.id)
     return a
-  }).filter(({ jobId }) => !removed.has(jobId))
-  const all: Records = { engines, sheets, jobs, entries }
+  })
+  const all = withoutDeleted({ engines, sheets, jobs, entries })
   const wrong = checkIds(all) ?? checkRoom(all)
   if (wrong) return err(wrong)
   const offered = new Set(offers.map(({ id }) => id))
-  return ok({ ...compare(mine, all, offered), offers, kept, rivals: rivalsOf(all, mine) })
+  return ok({ ...compare(before, all, offered), offers, kept: keptLines, deleted, rivals: rivalsOf(all, mine) })
 }
 
 /** The outcome with what was not taken of a field taken after all. */
@@ -104,7 +120,7 @@ function compare(
   mine: Records,
   all: Records,
   offered: ReadonlySet<string>,
-): Pick<MergeOutcome, 'add' | 'change' | 'same'> {
+): Pick<MergeOutcome, 'add' | 'change' | 'same' | 'drop'> {
   let same = 0
   const split = <T extends { readonly id: string }>(before: readonly T[], now: readonly T[]) => {
     const here = new Map(before.map((one) => [one.id, one]))
@@ -113,12 +129,15 @@ function compare(
     const changed = now.filter((one) => isOther(one, here.get(one.id)))
     const added = now.filter((one) => !here.has(one.id))
     same += now.length - added.length - changed.length
-    return { added, changed }
+    const left = new Set(now.map(({ id }) => id))
+    const gone = before.flatMap(({ id }) => (left.has(id) ? [] : [id]))
+    return { added, changed, gone }
   }
   const lists = LISTS.map((name) => [name, split<{ id: string }>(mine[name], all[name])] as const)
   const pick = (which: 'added' | 'changed') =>
     Object.fromEntries(lists.map(([name, one]) => [name, one[which]])) as unknown as Records
-  return { add: pick('added'), change: pick('changed'), same }
+  const drop = Object.fromEntries(lists.map(([name, one]) => [name, one.gone])) as unknown as MergeOutcome['drop']
+  return { add: pick('added'), change: pick('changed'), same, drop }
 }
 
 const OWNER = { sheets: 'engineId', jobs: 'engineId', entries: 'jobId' } as const

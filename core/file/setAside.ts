@@ -2,6 +2,7 @@ import {
   buildSheetSchema,
   engineSchema,
   entrySchema,
+  isRemoved,
   jobSchema,
   type BuildSheet,
   type Job,
@@ -61,7 +62,13 @@ export function setAside(records: Records): Sound {
     const [sheet] = newestSheets(sheets.filter(({ engineId }) => engineId === job.engineId))
     const its = lines.filter(({ jobId }) => jobId === job.id).map(({ counter }) => counter)
     return sheet
-      ? [{ ...job, sheetId: sheet.id, removed: job.removed ?? { at: job.at, counter: Math.max(0, ...its) } }]
+      ? [
+          {
+            ...job,
+            sheetId: sheet.id,
+            removed: job.removed && isRemoved(job) ? job.removed : { at: job.at, counter: Math.max(0, ...its) },
+          },
+        ]
       : []
   })
   return { records: { engines, sheets, jobs, entries }, aside }
@@ -71,8 +78,8 @@ export function setAside(records: Records): Sound {
 export function soundOnly(records: Records): Records {
   const { records: sound, aside } = setAside(records)
   if (aside.length === 0) return records
-  const taken = new Set(records.jobs.filter(({ removed }) => removed).map(({ id }) => id))
-  return { ...sound, jobs: sound.jobs.filter(({ id, removed }) => !removed || taken.has(id)) }
+  const taken = new Set(records.jobs.filter(isRemoved).map(({ id }) => id))
+  return { ...sound, jobs: sound.jobs.filter((job) => !isRemoved(job) || taken.has(job.id)) }
 }
 
 const isSheet = (sheet: BuildSheet, engines: Records['engines']) =>

@@ -57,6 +57,14 @@ describe('a job that was taken out', () => {
   })
 })
 
+test('a deleted job that said nothing of the stand leaves it as it was, and one that was brought back speaks again', () => {
+  const quiet: Job = { ...firstJob, removed: { at: firstJob.at, counter: 0, saidNothing: true } }
+  const own = lines(second, madeSafe)
+  expect(judge(second, [quiet, second], own).codes).not.toContain('jobLost')
+  const back: Job = { ...firstJob, removed: { at: firstJob.at, counter: 9, restoredAt: second.at } }
+  expect(judge(second, [back, second], own).codes).not.toContain('jobLost')
+})
+
 test('a job without a build sheet counts as lost for the others', () => {
   const lost: Job = { ...firstJob, sheetId: 'nowhere' }
   const entries = [...lines(lost, [chain('off')]), ...lines(second, madeSafe)]

@@ -2,6 +2,9 @@ import * as z from 'zod'
 import * as field from './fields'
 import { nameSchema, timeSchema } from './primitives'
 
+const deletedAt = timeSchema.describe('When, ISO 8601, UTC')
+const restoredAt = timeSchema.describe('When it was brought back: from then on it is not deleted').optional()
+
 /** One physical engine; everything fixed about it is on its build sheets. */
 export const engineSchema = z.strictObject({
   id: field.id('This engine'),
@@ -10,6 +13,10 @@ export const engineSchema = z.strictObject({
   at: timeSchema.describe('When it was put in, ISO 8601, UTC'),
   tags: z.array(nameSchema).max(20).describe('Words it is found by').optional(),
   archived: field.yesNo('Put away: it stands on no stand any more, and is kept').optional(),
+  removed: z
+    .strictObject({ at: deletedAt, restoredAt })
+    .optional()
+    .describe('It was deleted, with its build sheets, jobs and ledgers: no copy or file brings them back by itself'),
 })
 
 /** One visit. Its whole state is the fold of its entries. */
@@ -28,14 +35,17 @@ export const jobSchema = z.strictObject({
     })
     .optional()
     .describe('What the engine had run by then'),
+  archived: field.yesNo('Put away: it stands at the end of the list, and is kept').optional(),
   removed: z
     .strictObject({
-      at: timeSchema.describe('When, ISO 8601, UTC'),
+      at: deletedAt,
       counter: field.whole('The counter of its last line', 0, 1e9),
+      saidNothing: field.yesNo('No line of it said anything of how the engine stands').optional(),
+      restoredAt,
     })
     .optional()
     .describe(
-      'Its ledger could not be read and was taken out: what it did to the engine is not known until somebody looks',
+      'It was deleted, or taken out because its ledger could not be read: what it did to the engine is not known until somebody looks',
     ),
 })
 

@@ -1,4 +1,4 @@
-import type { Result } from '../result'
+import { ok, type Result } from '../result'
 import { parseQuantity, type Parsed, type QuantityError, type UnitName } from './parseQuantity'
 
 export type LengthUnit = 'mm' | 'cm' | 'm' | 'µm' | 'in' | 'ft' | 'thou'
@@ -27,10 +27,18 @@ const units: readonly UnitName<LengthUnit>[] = [
   { unit: 'thou', pattern: /^(thou|thous|th|mil|mils)\.?$/, worth: MM_PER.thou },
 ]
 
+/** Units that a number without one is asked about, or that a workshop may mean by it. */
+export const BARE_UNITS = ['mm', 'in', 'thou'] as const
+export type BareUnit = (typeof BARE_UNITS)[number]
+
 /** A length as people write it (3/16", 1 1/2 in, 4.8mm, .004 in, 4 thou, 25 µm, 2 ft), in mm; the typed text is kept.
- *  With no unit the error lists what it would be in mm, inches and thou. */
-export const parseLength = (text: string): Result<Parsed<LengthUnit>, LengthError> =>
-  parseQuantity(text, { units, candidates: ['mm', 'in', 'thou'] })
+ *  With no unit it is in `bare`, and that is written behind what was typed; where nobody said, the error lists what it would be in mm, inches and thou. */
+export function parseLength(text: string, bare?: BareUnit): Result<Parsed<LengthUnit>, LengthError> {
+  const read = parseQuantity(text, { units, candidates: BARE_UNITS })
+  if (read.ok || bare === undefined || read.error.code !== 'unitMissing') return read
+  const meant = read.error.candidates.find(({ unit }) => unit === bare)
+  return meant ? ok({ value: meant.value, unit: bare, typed: `${text.trim()} ${bare}` }) : read
+}
 
 /** 4.8 mm to the decimals asked for, without trailing noise such as -0. */
 export const formatMm = (valueMm: number, decimals = 2) => `${fixed(valueMm, decimals)} mm`

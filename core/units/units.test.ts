@@ -63,6 +63,12 @@ describe('lengths as people write them', () => {
     ])
   })
 
+  test('a missing unit is the one that was said for the list, and is written behind; one that is typed counts', () => {
+    expect(parseLength('8', 'thou')).toEqual({ ok: true, value: { value: 0.2032, unit: 'thou', typed: '8 thou' } })
+    expect(parseLength('0.20 mm', 'thou')).toEqual({ ok: true, value: { value: 0.2, unit: 'mm', typed: '0.20 mm' } })
+    expect(parseLength('eight', 'thou').ok).toBe(false)
+  })
+
   test('parse and format are inverses to the precision shown', () => {
     fc.assert(
       fc.property(fc.double({ min: -5000, max: 5000, noNaN: true }), (length) => {

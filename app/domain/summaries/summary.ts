@@ -35,6 +35,8 @@ export interface EngineSummary {
   readonly urgent: boolean
   /** The latest job. */
   readonly jobId: string | undefined
+  /** When something was last written on it. */
+  readonly workedAt: string | undefined
   readonly pins: readonly { readonly title: string; readonly state: PinState }[]
   /** The drive as its newest build sheet has it; undefined where nothing of it is known. */
   readonly face: StillDrawing | undefined

@@ -1,13 +1,18 @@
 import { Button, TextInput } from '@mantine/core'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
 import type { Engine } from '@link-count/core/model'
+import { removeEngine } from '../../domain/removals'
+import { selectJobs } from '../../domain/selectors'
 import { changeEngine } from '../../domain/writes'
-import { useAppDispatch } from '../../store'
+import { useAppDispatch, useAppSelector } from '../../store'
 import { takenOf, useDraft, type Draft } from '../../ui/fields'
 import { Fold } from '../../ui/Fold'
 import { saveToFile } from '../../ui/saveToFile'
 import { useAttempt } from '../../ui/useAttempt'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { AnotherLikeIt } from './AnotherLikeIt'
+import { DeleteDialog } from './DeleteDialog'
 import { withValue } from './sheetChanges'
 
 /** What an engine is called, words that it is found by, whether it is put away; another like it; its file. */
@@ -17,6 +22,9 @@ export function AboutEngine({ engine }: { readonly engine: Engine }) {
   const { kind, now } = useWorkshop()
   const change = (to: (engine: Engine) => Engine, from?: Draft) =>
     attempt('The engine', () => dispatch(changeEngine(engine.id, to, takenOf(from ? [from] : []))), from)
+  const navigate = useNavigate()
+  const [deleting, setDeleting] = useState(false)
+  const jobs = useAppSelector((state) => selectJobs(state, engine.id)).length
   const name = useDraft(`engine:${engine.id}:name`, engine.name)
   const description = useDraft(`engine:${engine.id}:description`, engine.description)
   const tags = useDraft(`engine:${engine.id}:tags`, (engine.tags ?? []).join(', '))
@@ -62,6 +70,24 @@ export function AboutEngine({ engine }: { readonly engine: Engine }) {
       <Button variant="quiet" onClick={() => void dispatch(saveToFile(kind, now(), engine.id))}>
         Save this engine to a file
       </Button>
+      <Button variant="quiet" onClick={() => setDeleting(true)}>
+        Delete this engine
+      </Button>
+      {deleting && (
+        <DeleteDialog
+          name={engine.name}
+          engineId={engine.id}
+          remove={() => removeEngine(engine.id)}
+          onGone={() => void navigate(`/${kind}`)}
+          onClose={() => setDeleting(false)}
+        >
+          <p>
+            Its build sheet goes
+            {jobs > 0 && `, and ${jobs === 1 ? 'its job' : `its ${jobs} jobs`} with every line and picture`}. Put away
+            instead, all of it is kept.
+          </p>
+        </DeleteDialog>
+      )}
     </Fold>
   )
 }

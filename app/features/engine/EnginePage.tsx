@@ -102,8 +102,7 @@ function OpenSheet({
   const [address, setAddress] = useSearchParams()
   const [first] = useState(() => firstPart(sheet))
   const key = address.get('part') ?? first
-  const [side, setSide] = useState<Side>(sheet.seenFrom)
-  const [starting, setStarting] = useState(false)
+  const [starting, setStarting] = useState<{ readonly reason?: string }>()
   const part = parts.find((one) => one.key === key)
   const [view, setView] = useState<View>(part?.view ?? 'drive')
   const asked = address.get('for') ?? ''
@@ -124,44 +123,67 @@ function OpenSheet({
         <div className="engine">
           <PageHeader crumbs={[{ words: engine.name }]}>
             <UndoRedo history={history} write={write} />
-            <Button variant="filled" onClick={() => setStarting(true)}>
+            <Button variant="filled" onClick={() => setStarting({})}>
               Start a job
             </Button>
           </PageHeader>
           <RivalSheets sheets={versions} />
           <main id="main" className={part ? 'engine-main with-part' : 'engine-main'}>
-            <Beside engine={engine} sheet={sheet} versions={versions} parts={parts} />
-            <div className="engine-drawing">
-              <SegmentedControl
-                className="engine-views"
-                aria-label="What is drawn"
-                value={view}
-                onChange={(next) => setView(next as View)}
-                data={[...views]}
-              />
-              {(view === 'drive' || view === 'rim') && (
-                <Button
-                  className="engine-side-button"
-                  variant="default"
-                  aria-label={`Seen from ${sheet.sides[side]} ⇄`}
-                  onClick={() => setSide(otherSide(side))}
-                >
-                  <span className="seen-from">Seen from&nbsp;</span>
-                  <strong>{sheet.sides[side]}</strong>&nbsp;⇄
-                </Button>
-              )}
-              {view === 'drive' && <DriveDrawing side={side} />}
-              {view === 'cylinders' && <CylindersDrawing />}
-              {view === 'valves' && <ValvesDrawing />}
-              {view === 'rim' && <RimDrawing side={side} />}
-            </div>
+            <Beside
+              engine={engine}
+              sheet={sheet}
+              versions={versions}
+              parts={parts}
+              onAgain={(reason) => setStarting({ reason })}
+            />
+            <Drawing sheet={sheet} view={view} onView={setView} />
             {part && <PartPanel part={part} />}
           </main>
           <DataSheet engine={engine} sheet={sheet} />
-          {starting && <StartJobDialog engine={engine} sheet={sheet} onClose={() => setStarting(false)} />}
+          {starting && (
+            <StartJobDialog engine={engine} sheet={sheet} {...starting} onClose={() => setStarting(undefined)} />
+          )}
         </div>
       </ChosenPartProvider>
     </SheetEditorProvider>
+  )
+}
+
+function Drawing({
+  sheet,
+  view,
+  onView,
+}: {
+  readonly sheet: BuildSheet
+  readonly view: View
+  readonly onView: (view: View) => void
+}) {
+  const [side, setSide] = useState<Side>(sheet.seenFrom)
+  return (
+    <div className="engine-drawing">
+      <SegmentedControl
+        className="engine-views"
+        aria-label="What is drawn"
+        value={view}
+        onChange={(next) => onView(next as View)}
+        data={[...views]}
+      />
+      {(view === 'drive' || view === 'rim') && (
+        <Button
+          className="engine-side-button"
+          variant="default"
+          aria-label={`Seen from ${sheet.sides[side]} ⇄`}
+          onClick={() => setSide(otherSide(side))}
+        >
+          <span className="seen-from">Seen from&nbsp;</span>
+          <strong>{sheet.sides[side]}</strong>&nbsp;⇄
+        </Button>
+      )}
+      {view === 'drive' && <DriveDrawing side={side} />}
+      {view === 'cylinders' && <CylindersDrawing />}
+      {view === 'valves' && <ValvesDrawing />}
+      {view === 'rim' && <RimDrawing side={side} />}
+    </div>
   )
 }
 
@@ -174,11 +196,13 @@ function Beside({
   sheet,
   versions,
   parts,
+  onAgain,
 }: {
   readonly engine: Engine
   readonly sheet: BuildSheet
   readonly versions: readonly BuildSheet[]
   readonly parts: readonly EnginePart[]
+  readonly onAgain: (reason: string) => void
 }) {
   return (
     <aside className="engine-side" aria-label="Drive and jobs">
@@ -196,7 +220,7 @@ function Beside({
       <MeasureNext />
       <PartList parts={parts} />
       <DriveCheck />
-      <Jobs engine={engine} />
+      <Jobs engine={engine} onAgain={onAgain} />
       <TrendTable />
       <AboutEngine engine={engine} />
     </aside>

@@ -1,30 +1,63 @@
+import { Button } from '@mantine/core'
+import { useState } from 'react'
 import { Link } from 'react-router'
-import type { Engine } from '@link-count/core/model'
+import type { Engine, Job } from '@link-count/core/model'
 import { selectJobs } from '../../domain/selectors'
 import { selectJobView, selectNotReadable } from '../../domain/views'
 import { useAppSelector } from '../../store'
 import { ChainProgress } from '../../ui/ChainProgress'
 import { pinState } from '../../ui/pinState'
+import { Fold } from '../../ui/Fold'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { formatDate, stepTitle } from '../../ui/wording'
+import { JobDialog } from './JobDialog'
 
-/** The jobs of an engine, the one in hand to go on with. */
-export function Jobs({ engine }: { engine: Engine }) {
+/** The jobs of an engine, the one in hand to go on with; those that are put away at the end. */
+export function Jobs({ engine, onAgain }: { readonly engine: Engine; readonly onAgain: (reason: string) => void }) {
   const jobs = useAppSelector((state) => selectJobs(state, engine.id))
+  const [opened, setOpened] = useState<string>()
   if (jobs.length === 0) return null
+  const away = jobs.filter(({ archived }) => archived)
+  const lines = (some: readonly Job[]) => (
+    <ul className="plain jobs">
+      {some.map(({ id }) => (
+        <JobLine key={id} jobId={id} onOpen={() => setOpened(id)} />
+      ))}
+    </ul>
+  )
   return (
     <section>
       <h2>Jobs</h2>
-      <ul className="plain jobs">
-        {jobs.map(({ id }) => (
-          <JobLine key={id} jobId={id} />
-        ))}
-      </ul>
+      {lines(jobs.filter(({ archived }) => !archived))}
+      {away.length > 0 && (
+        <Fold title="Jobs put away" note={String(away.length)}>
+          {lines(away)}
+        </Fold>
+      )}
+      {opened !== undefined && <OpenedJob jobId={opened} onAgain={onAgain} onClose={() => setOpened(undefined)} />}
     </section>
   )
 }
 
-function JobLine({ jobId }: { jobId: string }) {
+function OpenedJob({
+  jobId,
+  onAgain,
+  onClose,
+}: {
+  readonly jobId: string
+  readonly onAgain: (reason: string) => void
+  readonly onClose: () => void
+}) {
+  const view = useAppSelector((state) => selectJobView(state, jobId))
+  if (!view) return null
+  const again = () => {
+    onClose()
+    onAgain(view.job.reason)
+  }
+  return <JobDialog job={view.job} label={view.label} onAgain={again} onClose={onClose} />
+}
+
+function JobLine({ jobId, onOpen }: { readonly jobId: string; readonly onOpen: () => void }) {
   const { kind } = useWorkshop()
   const view = useAppSelector((state) => selectJobView(state, jobId))
   const notReadable = useAppSelector((state) => selectNotReadable(state, jobId))
@@ -51,6 +84,9 @@ function JobLine({ jobId }: { jobId: string }) {
           }))}
         />
       </div>
+      <Button variant="quiet" onClick={onOpen} aria-label={`Change job ${label}`}>
+        Change
+      </Button>
       <Link
         className="button-link"
         to={state.closed ? `/${kind}/job/${job.id}/card` : `/${kind}/job/${job.id}`}

@@ -16,17 +16,20 @@ import { Dialog } from '../../ui/Dialog'
 export function StartJobDialog({
   engine,
   sheet,
+  reason: likeReason = '',
   onClose,
 }: {
   readonly engine: Engine
   readonly sheet: BuildSheet
+  /** Why a job like it was here. */
+  readonly reason?: string
   readonly onClose: () => void
 }) {
   const dispatch = useAppDispatch()
   const navigate = useNavigate()
   const attempt = useAttempt()
   const { kind } = useWorkshop()
-  const reason = useDraft(`start-job:${engine.id}:reason`)
+  const reason = useDraft(`start-job:${engine.id}:reason`, likeReason)
   const inherited = useAppSelector((state) => selectInherited(state, engine.id))
   const undone = inherited?.undone ?? 'nothing'
   const [chosen, setArrival] = useState<ArrivalKind>('chainOn')

@@ -1,8 +1,9 @@
 import { TextInput } from '@mantine/core'
+import { useEffect, useEffectEvent, useRef } from 'react'
 import { sheetLimits, type Limits, type Trusted } from '@link-count/core/model'
 import type { Result } from '@link-count/core/result'
 import { parseDegrees, parseDirection, type AngleError } from '@link-count/core/units'
-import { LengthInput, parseWhole, useField, useLengthField, wholeWords, type Taken } from '../../ui/fields'
+import { LengthInput, parseWhole, useBareUnit, useField, useLengthField, wholeWords, type Taken } from '../../ui/fields'
 import { numberWords } from '../../ui/wording'
 import { useFigureKey } from './ChosenPart'
 import { useSheetEditor } from './SheetEditor'
@@ -50,6 +51,7 @@ export function MmField(
   const { key, letter, accept, clear } = useTrusted(props)
   const field = useLengthField(key, props.limits, props.value?.typed ?? '')
   const bad = field.value && props.check?.(field.value.value)
+  const box = useRef<HTMLDivElement>(null)
   const leave = () => {
     field.leave()
     if (field.text.trim() === '') return props.value ? clear(field) : field.drop()
@@ -57,8 +59,17 @@ export function MmField(
     if (field.value.typed !== props.value?.typed) accept(field, field.value.typed, field.value.value)
     else field.drop()
   }
+  const { unit } = useBareUnit()
+  const take = useEffectEvent(() => {
+    const waits = field.text.trim() !== '' && field.text.trim() !== props.value?.typed
+    if (waits && !box.current?.contains(document.activeElement)) leave()
+  })
+  // What was typed without a unit in another field of the list is taken as soon as the unit is said.
+  useEffect(() => {
+    if (unit) take()
+  }, [unit])
   return (
-    <div className="trusted-field" onBlur={leave}>
+    <div className="trusted-field" onBlur={leave} ref={box}>
       <LengthInput field={field} example={props.example} label={props.label} description={props.help} onEnter={leave} />
       {bad && (
         <p className="field-error" role="alert">

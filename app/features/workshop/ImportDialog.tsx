@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core'
 import { useEffect, useRef, useState } from 'react'
-import type { Offer } from '@link-count/core/file'
+import type { Deleted, Offer } from '@link-count/core/file'
 import { deviceOf } from '../../domain/device'
 import { takeIn } from '../../domain/notes'
 import { useAppDispatch, useAppSelector } from '../../store'
@@ -24,18 +24,21 @@ interface Progress {
 export default function ImportDialog({ onClose }: { readonly onClose: () => void }) {
   const dispatch = useAppDispatch()
   const attempt = useAttempt()
-  const { kind } = useWorkshop()
+  const { kind, now } = useWorkshop()
   const device = useAppSelector(deviceOf)
   const [busy, setBusy] = useState<Progress>()
   const [refused, setRefused] = useState<string>()
   const [ready, setReady] = useState<Ready>()
   const [taken, setTaken] = useState<ReadonlySet<number>>(new Set())
-  useEffect(() => () => ready?.end(), [ready])
+  const [kept, setKept] = useState<readonly string[]>([])
+  const end = ready?.end
+  useEffect(() => end, [end])
   const read = async (file: File | undefined) => {
     if (!file) return
     setReady(undefined)
     setRefused(undefined)
     setTaken(new Set())
+    setKept([])
     const tell = (share: number) => setBusy({ words: 'Reading the file.', share })
     tell(0)
     try {
@@ -49,6 +52,15 @@ export default function ImportDialog({ onClose }: { readonly onClose: () => void
     } finally {
       setBusy(undefined)
     }
+  }
+  const keep = async (ids: readonly string[]) => {
+    const again = await ready?.keep(ids, now())
+    if (!ready || !again) return
+    if (!again.ok) return setRefused(fileWords(again.error))
+    setKept(ids)
+    setTaken(new Set())
+    // What was deleted on one side is named whether or not it is kept.
+    setReady({ ...again.value, deleted: ready.deleted, name: ready.name })
   }
   const add = async () => {
     if (!ready || busy) return
@@ -75,6 +87,7 @@ export default function ImportDialog({ onClose }: { readonly onClose: () => void
             {refused}
           </p>
         )}
+        {ready && <Deletions deleted={ready.deleted} kept={kept} onKeep={(ids) => void keep(ids)} />}
         {ready && <Outcome ready={ready} taken={taken} onTake={setTaken} />}
         {ready && (
           <Button variant="filled" onClick={() => void add()} disabled={isNothing(ready) || busy !== undefined}>
@@ -123,8 +136,47 @@ const Busy = ({ words, share }: Progress) => (
   </div>
 )
 
-const isNothing = ({ added, changed }: Ready) =>
-  added.engines + added.sheets + added.jobs + added.entries + changed === 0
+const isNothing = ({ added, changed, gone }: Ready) =>
+  added.engines + added.sheets + added.jobs + added.entries + changed + gone === 0
+
+/** What one side deleted and the other still has: it stays deleted, or is kept after all. */
+function Deletions({
+  deleted,
+  kept,
+  onKeep,
+}: {
+  readonly deleted: readonly Deleted[]
+  readonly kept: readonly string[]
+  readonly onKeep: (ids: readonly string[]) => void
+}) {
+  if (deleted.length === 0) return null
+  return (
+    <section className="warn" aria-label="Deleted">
+      <p>
+        <strong>Deleted on one side:</strong>
+      </p>
+      <ul className="plain offers">
+        {deleted.map(({ id, name, by }) => {
+          const isKept = kept.includes(id)
+          return (
+            <li key={id}>
+              <span>
+                {name}: deleted {by === 'here' ? 'here' : 'where the file comes from'}
+                {isKept ? ', and kept' : by === 'here' ? ', and left out' : ', and goes from here as well'}
+              </span>
+              <Button
+                variant="default"
+                onClick={() => onKeep(isKept ? kept.filter((one) => one !== id) : [...kept, id])}
+              >
+                {isKept ? 'Leave it deleted' : by === 'here' ? `Bring back ${name}` : `Keep ${name}`}
+              </Button>
+            </li>
+          )
+        })}
+      </ul>
+    </section>
+  )
+}
 
 /** So many new engines are named; of more it is said how many. */
 const NAMED = 8
@@ -138,7 +190,7 @@ function Outcome({
   taken: ReadonlySet<number>
   onTake: (taken: ReadonlySet<number>) => void
 }) {
-  const { name, added, changed, engineNames, same, offers, kept, rivals, picturesMissing, aside } = ready
+  const { name, added, changed, engineNames, same, offers, kept, rivals, picturesMissing, aside, gone } = ready
   const said = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
   return (
     <div className="result">
@@ -156,6 +208,7 @@ function Outcome({
         {engineNames.length > NAMED && <li>And {said(engineNames.length - NAMED, 'engine', 'engines')} more</li>}
         <li>Already here, the same: {same}</li>
         {changed > 0 && <li>Already here, and put together with what the file has: {changed}</li>}
+        {gone > 0 && <li>Goes from here with what is deleted: {said(gone, 'record', 'records')}</li>}
         {rivals > 0 && (
           <li>
             Build sheets that went on apart: {rivals}. Both stay; which is right is asked on the engine’s page, and

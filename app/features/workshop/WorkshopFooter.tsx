@@ -9,7 +9,7 @@ import { daysAgo } from '../../ui/wording'
 import { unsaved } from './overdue'
 
 /** Where the workshop is kept, and when it was last saved to a file. */
-export function WorkshopFooter() {
+export function WorkshopFooter({ onUnits }: { readonly onUnits: () => void }) {
   const { kind, now, resetDemo, persisted, copy, folder } = useWorkshop()
   const dispatch = useAppDispatch()
   const meta = useAppSelector((state) => state.meta)
@@ -59,6 +59,9 @@ export function WorkshopFooter() {
         </p>
       </div>
       <div className="row">
+        <Button variant="quiet" onClick={onUnits}>
+          Units
+        </Button>
         {kind === 'demo' && (
           <Button variant="quiet" onClick={() => void resetDemo()}>
             Put the demo back

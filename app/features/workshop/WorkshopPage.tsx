@@ -17,11 +17,12 @@ import './workshop.css'
 const FindEngines = lazy(() => import('./FindEngines'))
 const NewEngineDialog = lazy(() => import('./NewEngineDialog'))
 const ImportDialog = lazy(() => import('./ImportDialog'))
+const UnitDialog = lazy(() => import('./UnitDialog'))
 
 /** Every engine of this browser: what state it is in and what it needs next. */
 export default function WorkshopPage() {
   const engines = useAppSelector(selectEngines)
-  const [dialog, setDialog] = useState<'new' | 'open'>()
+  const [dialog, setDialog] = useState<'new' | 'open' | 'units'>()
   const { kind } = useWorkshop()
   const { colorScheme, setColorScheme } = useMantineColorScheme()
   const dark =
@@ -76,10 +77,11 @@ export default function WorkshopPage() {
           <AllStands engines={found ?? sorted} />
         )}
       </main>
-      <WorkshopFooter />
+      <WorkshopFooter onUnits={() => setDialog('units')} />
       <Suspense fallback={null}>
         {dialog === 'new' && <NewEngineDialog onClose={() => setDialog(undefined)} />}
         {dialog === 'open' && <ImportDialog onClose={() => setDialog(undefined)} />}
+        {dialog === 'units' && <UnitDialog onClose={() => setDialog(undefined)} />}
       </Suspense>
     </div>
   )
@@ -144,6 +146,7 @@ const waiting: EngineSummary = {
   next: 'engine',
   urgent: false,
   jobId: undefined,
+  workedAt: undefined,
   pins: [],
   face: undefined,
 }

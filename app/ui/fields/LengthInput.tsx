@@ -1,7 +1,8 @@
 import { TextInput } from '@mantine/core'
 import { useRef, type ReactNode } from 'react'
-import { formatInches, formatMm } from '@link-count/core/units'
+import { formatInches, formatMm, type BareUnit, type LengthUnit } from '@link-count/core/units'
 import { candidateWords, numberWords } from '../wording'
+import { useBareUnit } from './bareUnit'
 import type { LengthField } from './fields'
 import './LengthInput.css'
 
@@ -25,6 +26,7 @@ export function LengthInput({
   readonly onEnter?: () => void
 }) {
   const { result, error } = field
+  const { say } = useBareUnit()
   const input = useRef<HTMLInputElement>(null)
   const missing = !result.ok && result.error.code === 'unitMissing' ? result.error.candidates : undefined
   const asksUnit = missing && field.text.trim() !== ''
@@ -33,12 +35,15 @@ export function LengthInput({
       ? formatInches(result.value.value)
       : formatMm(result.value.value, 3)
     : undefined
+  // The unit was said for others: here it is told what the number was taken for.
+  const taken = result.ok && result.value.typed !== field.text.trim() ? result.value.typed : undefined
+  const means = [...(taken ? [taken] : []), ...(beside ? [beside] : [])].map((words) => `= ${words}`).join(' ')
   return (
     <div className="field">
       <TextInput
         ref={input}
         label={label}
-        description={description ?? (beside ? `= ${beside}` : undefined)}
+        description={taken ? means : (description ?? (means || undefined))}
         value={field.text}
         placeholder={example}
         onChange={(event) => field.setText(event.currentTarget.value)}
@@ -55,33 +60,57 @@ export function LengthInput({
         rightSectionWidth={trailing ? 110 : undefined}
       />
       {asksUnit && (
-        <div className="unit-choice" role="group" aria-label={`Unit of ${label}`}>
-          <span>In which unit?</span>
-          {missing.map(({ unit, value }) => {
-            const { other, fit, likely } = candidateWords({ unit: unit as 'mm', value }, plausible)
-            return (
-              <button
-                type="button"
-                key={unit}
-                className={likely ? 'likely' : undefined}
-                onClick={() => {
-                  field.setText(`${field.text.trim()} ${unit}`)
-                  input.current?.focus()
-                }}
-              >
-                {field.text.trim()} {unit}
-                <small>
-                  = {other}
-                  {fit}
-                </small>
-              </button>
-            )
-          })}
-        </div>
+        <UnitChoice
+          label={label}
+          text={field.text.trim()}
+          candidates={missing}
+          plausible={plausible}
+          onChoose={(unit) => {
+            field.setText(`${field.text.trim()} ${unit}`)
+            say(unit)
+            input.current?.focus()
+          }}
+        />
       )}
     </div>
   )
 }
+
+/** What a number without a unit would be in each. */
+const UnitChoice = ({
+  label,
+  text,
+  candidates,
+  plausible,
+  onChoose,
+}: {
+  readonly label: string
+  readonly text: string
+  readonly candidates: readonly { readonly unit: LengthUnit; readonly value: number }[]
+  readonly plausible: { readonly leastMm: number; readonly mostMm: number } | undefined
+  readonly onChoose: (unit: BareUnit) => void
+}) => (
+  <div className="unit-choice" role="group" aria-label={`Unit of ${label}`}>
+    <span>In which unit?</span>
+    {candidates.map(({ unit, value }) => {
+      const { other, fit, likely } = candidateWords({ unit, value }, plausible)
+      return (
+        <button
+          type="button"
+          key={unit}
+          className={likely ? 'likely' : undefined}
+          onClick={() => onChoose(unit as BareUnit)}
+        >
+          {text} {unit}
+          <small>
+            = {other}
+            {fit}
+          </small>
+        </button>
+      )
+    })}
+  </div>
+)
 
 export function lengthWords(error: NonNullable<LengthField['error']>): string {
   if (error.code === 'unitMissing') return 'The unit is missing: write mm, in or thou.'

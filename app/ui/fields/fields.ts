@@ -9,18 +9,22 @@ import {
   parseLength,
   parseNumber,
   type AngleError,
+  type BareUnit,
   type LengthError,
   type LengthUnit,
   type Parsed,
   type WheelDeg,
 } from '@link-count/core/units'
 import { numberWords } from '../wording'
+import { useBareUnit } from './bareUnit'
 import { useDraft, type Taken } from './useDraft'
 
 /** A field that holds text until somebody takes its value. Its message shows once it was left or asked for. */
 export interface Field<T, E> extends Taken {
   readonly setText: (text: string) => void
   readonly drop: () => void
+  /** What was typed as it goes into a record: a length with its unit, though that was said once for many. */
+  readonly said: string
   readonly result: Result<T, E>
   /** What the field would give, or undefined. */
   readonly value: T | undefined
@@ -55,6 +59,7 @@ export function useField<T, E extends { readonly code: string }>(
       drop()
     },
     settled,
+    said: text,
     result,
     value: result.ok ? result.value : undefined,
     error: !result.ok && shown ? result.error : undefined,
@@ -68,17 +73,20 @@ type Within = Pick<Limits, 'least' | 'most'>
 
 /** A length in mm within its limits; one outside of them is refused beside the field. */
 export const parseLengthWithin =
-  ({ least, most }: Within) =>
+  ({ least, most }: Within, bare?: BareUnit) =>
   (text: string): LengthField['result'] => {
-    const read = parseLength(text)
+    const read = parseLength(text, bare)
     return read.ok && (read.value.value < least || read.value.value > most)
       ? err({ code: 'outOfRange', least, most })
       : read
   }
 
-/** A length; its limits are those of what it is kept as. */
-export const useLengthField = (key: string, limits: Within, start = ''): LengthField =>
-  useField(key, parseLengthWithin(limits), start)
+/** A length; its limits are those of what it is kept as. A number without a unit is in the one that was said for its list, or for the workshop. */
+export function useLengthField(key: string, limits: Within, start = ''): LengthField {
+  const { unit } = useBareUnit()
+  const field = useField(key, parseLengthWithin(limits, unit), start)
+  return { ...field, said: field.value?.typed ?? field.text }
+}
 
 export type WheelField = Field<WheelDeg, ScaleError>
 /** A reading of the degree wheel or the rim as it is numbered; its value rises in the running direction. */

@@ -1,5 +1,6 @@
 export * from './fields'
 export * from './useDraft'
+export { BARE_UNIT, useBareUnit, useWorkshopUnit } from './bareUnit'
 export * from './FieldGroup'
 export * from './LengthInput'
 export * from './DegreesInput'

@@ -5,7 +5,7 @@ import type { JobView } from '../../domain/views'
 import { unprovedOf } from '../job/unproved'
 import { itemSentence, reasonWords, stepTitle } from '../wording'
 
-export type EngineLine = Omit<EngineSummary, 'jobId' | 'pins' | 'face'>
+export type EngineLine = Omit<EngineSummary, 'jobId' | 'workedAt' | 'pins' | 'face'>
 
 /** What state an engine is in and what it needs next, from its latest job. */
 export function engineLine(view: JobView | undefined): EngineLine {

@@ -1,4 +1,4 @@
-import type { BuildSheet, Engine, Job } from '@link-count/core/model'
+import { isRemoved, type BuildSheet, type Engine, type Job } from '@link-count/core/model'
 import type { EngineWork } from '../../domain/folds'
 import { newestSheet } from '../../domain/sheets'
 import type { EngineSummary } from '../../domain/summaries'
@@ -21,12 +21,15 @@ export function summaryOf(
   { jobs, sheets }: { readonly jobs: readonly Job[]; readonly sheets: readonly BuildSheet[] },
 ): EngineSummary {
   const view = isView(read) ? read : undefined
-  const [latest] = jobs.filter(({ removed }) => !removed).sort((a, b) => b.number - a.number)
+  const [latest] = jobs.filter((job) => !isRemoved(job)).sort((a, b) => b.number - a.number)
   const line = read && !view ? notReadableLine(latest?.number ?? 0) : engineLine(view)
   const sheet = newestSheet(sheets)
   return {
     ...line,
     jobId: view?.job.id ?? latest?.id,
+    workedAt: [sheet?.at, latest?.at, view?.state.live.at(-1)?.at].reduce((last, at) =>
+      at && at > (last ?? '') ? at : last,
+    ),
     pins: (view?.steps ?? []).map(({ step, status }) => ({
       title: view ? stepTitle(step, view.sheet) : '',
       state: pinState(status, step === view?.inHand && !view.state.closed),

@@ -204,7 +204,7 @@ const reasons: { readonly [K in GuardReasonCode]: (said: Said) => ReasonWords } 
   jobLost: ({ lost }) => ({
     why:
       lost?.why === 'removed'
-        ? `Job ${lost.number} was removed: what it left in or loose is not known`
+        ? `Job ${lost.number} was deleted: what it left in or loose is not known`
         : `Job ${lost?.number ?? ''} cannot be read: what it left in or loose is not known`,
     free: 'Look over the whole engine, and say what you see',
   }),

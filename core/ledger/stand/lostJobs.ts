@@ -1,4 +1,5 @@
 import type { Job } from '../../model/engine'
+import { isRemoved } from '../../model/isRemoved'
 import type { Entry, EntryOf } from '../../model/entry'
 import { startRotation } from '../rotation'
 import type { StandSoFar } from './standSoFar'
@@ -45,8 +46,9 @@ export function lostJobsOf(
   const lost = new Map<string, LostJob & { readonly counter: number | undefined }>()
   for (const job of jobs) {
     const { id: jobId, number } = job
-    if (job.removed) lost.set(jobId, { jobId, number, why: 'removed', counter: job.removed.counter })
-    else if (!isReadable(job)) {
+    if (job.removed && isRemoved(job)) {
+      if (!job.removed.saidNothing) lost.set(jobId, { jobId, number, why: 'removed', counter: job.removed.counter })
+    } else if (!isReadable(job)) {
       const its = entries.filter((entry) => entry.jobId === jobId)
       lost.set(jobId, { jobId, number, why: 'unreadable', counter: lastCounter(its) })
     }

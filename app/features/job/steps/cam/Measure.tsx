@@ -32,7 +32,7 @@ export function ChainMeasure({ step }: { readonly step: Step }) {
         loopId: loop.id,
         overPitches: over.value,
         measuredMm: length.value.value,
-        typed: [{ field: 'length', text: length.text }],
+        typed: [{ field: 'length', text: length.said }],
         stepId: step.id,
       },
       [length],
@@ -74,7 +74,7 @@ export function HeadMeasure({ step }: { readonly step: Step }) {
   const write = () => {
     lower.ask()
     if (!lower.value) return
-    const typed = [{ field: 'lower', text: lower.text }]
+    const typed = [{ field: 'lower', text: lower.said }]
     const of = banks.length > 1 ? { bankId: bank.text } : {}
     void say({ kind: 'headHeight', lowerMm: lower.value.value, ...of, typed, stepId: step.id }, [lower])
   }
@@ -120,7 +120,7 @@ export function TopLiftMeasure({ step, phase }: { readonly step: Step; readonly 
     lift.ask()
     const liftMm = dial.atBook(lift.value?.value)
     if (liftMm === undefined) return
-    const typed = [{ field: 'lift', text: lift.text }]
+    const typed = [{ field: 'lift', text: lift.said }]
     void say({ kind: 'topLift', camId: cam.id, phase, liftMm, typed, stepId: step.id }, [lift])
   }
   return (

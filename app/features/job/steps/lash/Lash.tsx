@@ -113,7 +113,7 @@ function LashField({
       gapMm: field.value.value,
       ...(goNoGo && noGo.value ? { noGoMm: noGo.value.value } : {}),
       conditions: [warmth],
-      typed: [{ field: 'gap', text: field.text }, ...(goNoGo ? [{ field: 'noGo', text: noGo.text }] : [])],
+      typed: [{ field: 'gap', text: field.said }, ...(goNoGo ? [{ field: 'noGo', text: noGo.said }] : [])],
       stepId: step.id,
     }
     void say([...replacing(written?.id), lash], [field, noGo])

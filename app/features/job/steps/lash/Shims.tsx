@@ -139,7 +139,7 @@ function ShimField({ cam, step, phase }: { cam: Cam; step: Step; phase: 'found' 
         camId: cam.id,
         phase,
         sizeMm: mm,
-        typed: [{ field: 'shim', text: field.text }],
+        typed: [{ field: 'shim', text: field.said }],
         stepId: step.id,
       },
       [field],

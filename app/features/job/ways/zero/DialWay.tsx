@@ -53,7 +53,7 @@ export function DialWay(props: ZeroWayProps) {
     pair.ask()
     drop.ask()
     if (!read || !pair.found?.ok) return
-    const typed = [{ field: 'drop', text: drop.text }, ...pair.typed]
+    const typed = [{ field: 'drop', text: drop.said }, ...pair.typed]
     void say({ ...read, typed, stepId: step.id }, [...pair.fields, drop])
   }
   return (
