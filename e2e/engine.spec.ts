@@ -199,6 +199,36 @@ test('an engine is renamed, tagged, found by its tag, copied to be checked, and 
   expect(await violations(page)).toEqual([])
 })
 
+test('a length without a unit is asked about once for a list, or never where the workshop has its unit', async ({
+  page,
+}) => {
+  const actor = new MouseHand(page)
+  await begin(actor, 'Pump', [['How many', '2']])
+  await actor.findPart('Stroke')
+  await actor.write('Stroke', '82')
+  await actor.write('Rod, centre to centre', '164')
+  await settle(page)
+  const rod = page.getByLabel('Rod, centre to centre', { exact: true })
+  await page.getByRole('group', { name: 'Unit of Rod, centre to centre' }).getByText('164 mm').click()
+  // The first of them is taken as well, and nobody asks again.
+  await settle(page)
+  await expect(page.getByLabel('Stroke', { exact: true })).toHaveValue('82 mm')
+  await expect(rod).toHaveValue('164 mm')
+  await expect(page.getByText('In which unit?')).toHaveCount(0)
+  await allWritten(page)
+  await page.goto('/own')
+  await actor.press('Units')
+  await actor.pick('A length typed without a unit is', 'thou')
+  expect(await violations(page)).toEqual([])
+  await actor.press('Close')
+  await allWritten(page)
+  await page.getByRole('link', { name: /Pump/ }).first().click()
+  await actor.write('Inlet lash, cold', '8')
+  await expect(page.getByText('= 8 thou = 0.203 mm')).toBeVisible()
+  await settle(page)
+  await expect(page.getByLabel('Inlet lash, cold', { exact: true })).toHaveValue('8 thou')
+})
+
 test('on paper an engine is two pages at most, named after it', async ({ page }) => {
   await page.goto('/demo/engine/tourer')
   await expect(page).toHaveTitle('Tourer of 1934 · Link Count')
