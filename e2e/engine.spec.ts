@@ -229,6 +229,23 @@ test('a length without a unit is asked about once for a list, or never where the
   await expect(page.getByLabel('Inlet lash, cold', { exact: true })).toHaveValue('8 thou')
 })
 
+test('what its camshafts are called is asked, and goes into every name', async ({ page }) => {
+  const actor = new MouseHand(page)
+  await page.goto('/own')
+  await actor.press('New engine')
+  await actor.write('What you call it', 'Fire engine')
+  await actor.choose('Camshafts are driven by', 'a chain to each camshaft')
+  await expect(page.getByText('Its camshafts: exhaust camshaft, inlet camshaft')).toBeVisible()
+  await actor.write('Instead of “exhaust” you say', 'front')
+  await actor.write('Instead of “inlet” you say', 'rear')
+  expect(await violations(page)).toEqual([])
+  await actor.press('Begin its build sheet')
+  await actor.findPart('Teeth, front sprocket')
+  await expect(page.getByLabel('Teeth, front sprocket', { exact: true })).toBeVisible()
+  await actor.findPart('Front chain pitch')
+  await expect(page.getByLabel('Front chain pitch', { exact: true })).toBeVisible()
+})
+
 test('on paper an engine is two pages at most, named after it', async ({ page }) => {
   await page.goto('/demo/engine/tourer')
   await expect(page).toHaveTitle('Tourer of 1934 · Link Count')

@@ -1,3 +1,4 @@
 export * from './beginSheet'
 export * from './topologies'
 export * from './copySheet'
+export * from './callCamshafts'

@@ -3,14 +3,14 @@ import { nanoid } from 'nanoid'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Layout } from '@link-count/core/cylinders'
-import { ASKS_PULLED, beginSheet, type Pulled } from '@link-count/core/starters'
+import { ASKS_PULLED, beginSheet, calledOtherwise, type Pulled } from '@link-count/core/starters'
 import { beginEngine } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
 import { takenOf, useDraft } from '../../ui/fields'
 import { useAttempt } from '../../ui/useAttempt'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { Dialog } from '../../ui/Dialog'
-import { PulledChoice, ShapeChoice } from './ShapeChoice'
+import { CamshaftNames, PulledChoice, ShapeChoice } from './ShapeChoice'
 import { drivesFor, type DriveShape } from './shapeWords'
 
 const layouts: readonly { value: Layout; label: string; counts: readonly number[] }[] = [
@@ -32,6 +32,8 @@ interface Shape {
   readonly pulled: Pulled | undefined
   readonly guide: boolean
   readonly tensioner: boolean
+  /** What is said instead of the words that tell its camshafts apart. */
+  readonly words: Readonly<Record<string, string>>
 }
 interface ShapeProps {
   readonly shape: Shape
@@ -47,6 +49,7 @@ const START: Shape = {
   pulled: undefined,
   guide: false,
   tensioner: true,
+  words: {},
 }
 
 /** Drives that go with a layout, and the one of them that is chosen. */
@@ -59,21 +62,24 @@ const asksPulled = (drive: DriveShape) => ASKS_PULLED.some((one) => one === driv
 
 /** The sheet that a shape begins. */
 const sheetOf = (
-  { cylinders, layout, cycle, numberedFrom, guide, tensioner, pulled }: Shape,
+  { cylinders, layout, cycle, numberedFrom, guide, tensioner, pulled, words }: Shape,
   drive: DriveShape,
   of: { readonly id: string; readonly engineId: string; readonly at: string },
 ) =>
-  beginSheet({
-    ...of,
-    cylinders: Number(cylinders),
-    layout,
-    cycleDeg: Number(cycle) as 720,
-    numberedFrom,
-    drive,
-    guide,
-    tensioner,
-    ...(pulled ? { pulled } : {}),
-  })
+  calledOtherwise(
+    beginSheet({
+      ...of,
+      cylinders: Number(cylinders),
+      layout,
+      cycleDeg: Number(cycle) as 720,
+      numberedFrom,
+      drive,
+      guide,
+      tensioner,
+      ...(pulled ? { pulled } : {}),
+    }),
+    words,
+  )
 const toDraw = { id: 'shape', engineId: 'shape', at: '2026-01-01T00:00:00.000Z' }
 
 /** A new engine by its shape; its figures come on the build sheet, in the order they are measured. */
@@ -209,6 +215,11 @@ function DriveFields({ shape, change, asked }: ShapeProps & { readonly asked: bo
           onChoose={(pulled) => change({ pulled })}
         />
       )}
+      <CamshaftNames
+        sheet={sheetOf({ ...shape, words: {} }, chosen, toDraw)}
+        words={shape.words}
+        onCall={(word, instead) => change({ words: { ...shape.words, [word]: instead } })}
+      />
       {chosen === 'oneChain' && (
         <>
           <Checkbox

@@ -1,7 +1,7 @@
-import { SegmentedControl } from '@mantine/core'
+import { SegmentedControl, TextInput } from '@mantine/core'
 import type { BuildSheet } from '@link-count/core/model'
 import { asDrawable } from '@link-count/core/scene'
-import type { Pulled } from '@link-count/core/starters'
+import { camshaftWords, type Pulled } from '@link-count/core/starters'
 import { FaceStill } from '../../ui/face'
 import { driveWords, type DriveShape } from './shapeWords'
 import './ShapeChoice.css'
@@ -74,6 +74,41 @@ export function PulledChoice({
           Say which camshaft the pulled run comes from.
         </p>
       )}
+    </div>
+  )
+}
+
+/** What camshafts or banks are called: the words of the shape, or those that are said instead. */
+export function CamshaftNames({
+  sheet,
+  words,
+  onCall,
+}: {
+  /** As the shape has it by itself. */
+  readonly sheet: BuildSheet
+  readonly words: Readonly<Record<string, string>>
+  readonly onCall: (word: string, instead: string) => void
+}) {
+  const own = camshaftWords(sheet)
+  if (own.length === 0) return null
+  const shafts = sheet.shafts.flatMap(({ kind, name }) => (kind === 'cam' ? [name.toLowerCase()] : []))
+  return (
+    <div role="group" aria-labelledby="camshafts-called">
+      <p className="field-label" id="camshafts-called">
+        Its camshafts: {shafts.join(', ')}
+      </p>
+      <div className="two-fields">
+        {own.map((word, i) => (
+          <TextInput
+            key={word}
+            label={`Instead of “${word.toLowerCase()}” you say`}
+            placeholder={['left, front, A', 'right, rear, B'][i]}
+            value={words[word] ?? ''}
+            onChange={(event) => onCall(word, event.currentTarget.value)}
+            maxLength={24}
+          />
+        ))}
+      </div>
     </div>
   )
 }
