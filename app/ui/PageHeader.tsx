@@ -1,5 +1,5 @@
-import { useEffect, type MouseEvent, type ReactNode } from 'react'
-import { Link } from 'react-router'
+import { useEffect, useState, type MouseEvent, type ReactNode } from 'react'
+import { Link, useLocation } from 'react-router'
 import { Logo } from './Logo'
 import { useWorkshop } from './WorkshopContext'
 import './PageHeader.css'
@@ -18,6 +18,12 @@ export function PageHeader({
   useEffect(() => {
     document.title = title
   }, [title])
+  const { key } = useLocation()
+  // Come to from another page, the keys go on in its main part; at the first load they begin at the top.
+  const [gone] = useState(key !== 'default')
+  useEffect(() => {
+    if (gone && (document.activeElement === null || document.activeElement === document.body)) focusMain()
+  }, [gone])
   return (
     <header className="page-header">
       <a href="#main" className="skip" onClick={goToMain}>
@@ -62,7 +68,11 @@ export function PageHeader({
 /** A link within the page, but for the address: the app's own routes stand in that. */
 function goToMain(event: MouseEvent) {
   event.preventDefault()
+  focusMain()
+}
+
+function focusMain() {
   const main = document.querySelector('main')
   main?.setAttribute('tabindex', '-1')
-  main?.focus()
+  main?.focus({ preventScroll: true })
 }

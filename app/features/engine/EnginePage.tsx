@@ -220,9 +220,11 @@ function Beside({
       <MeasureNext />
       <PartList parts={parts} />
       <DriveCheck />
-      <Jobs engine={engine} onAgain={onAgain} />
-      <TrendTable />
-      <AboutEngine engine={engine} />
+      <div className="engine-keeping">
+        <Jobs engine={engine} onAgain={onAgain} />
+        <TrendTable />
+        <AboutEngine engine={engine} />
+      </div>
     </aside>
   )
 }

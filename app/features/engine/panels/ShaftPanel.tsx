@@ -1,3 +1,4 @@
+import { Fold } from '../../../ui/Fold'
 import { inSentence } from '../../../ui/wording'
 import { readDrive } from '@link-count/core/drive'
 import type { Coupling, Shaft } from '@link-count/core/model'
@@ -19,21 +20,23 @@ export function ShaftPanel({ shaft }: { readonly shaft: Shaft }) {
   const isCrank = shaft.kind === 'crank'
   return (
     <Fields>
-      <WordsField
-        id={`shaft-${shaft.id}`}
-        label={`You call the ${name}`}
-        value={shaft.name}
-        change={(text) => patchShaft(shaft.id, (one) => ({ ...one, name: text }))}
-      />
-      {!isCrank && (
-        <Choice
-          label={`The ${name} is a`}
-          value={shaft.kind}
-          options={shaftKinds}
-          onChoose={(kind) => apply(patchShaft(shaft.id, (one) => ({ ...one, kind })))}
+      <Fold title="What it is" note={isCrank ? 'its name' : 'its name, what it is, how often it turns'}>
+        <WordsField
+          id={`shaft-${shaft.id}`}
+          label={`You call the ${name}`}
+          value={shaft.name}
+          change={(text) => patchShaft(shaft.id, (one) => ({ ...one, name: text }))}
         />
-      )}
-      {!isCrank && <Ratio shaft={shaft} />}
+        {!isCrank && (
+          <Choice
+            label={`The ${name} is a`}
+            value={shaft.kind}
+            options={shaftKinds}
+            onChoose={(kind) => apply(patchShaft(shaft.id, (one) => ({ ...one, kind })))}
+          />
+        )}
+        {!isCrank && <Ratio shaft={shaft} />}
+      </Fold>
       {shaft.kind === 'cam' && (
         <>
           <OwnPlace
