@@ -26,6 +26,7 @@ async function partsOf(page: Page): Promise<string[]> {
 for (const engine of engines)
   for (const [width, height] of sizes)
     test(`panels of the ${engine} at ${width}x${height}`, async ({ page }) => {
+      if (ALL) test.setTimeout(900_000)
       await page.setViewportSize({ width, height })
       await page.goto(`/demo/engine/${engine}`)
       await expect(page.getByText('What can be answered now')).toBeVisible()
