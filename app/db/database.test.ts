@@ -10,6 +10,9 @@ import version2 from './fixtures/version-2.json'
 import version3 from './fixtures/version-3.json'
 import version4 from './fixtures/version-4.json'
 import version5 from './fixtures/version-5.json'
+import version6 from './fixtures/version-6.json'
+import version7 from './fixtures/version-7.json'
+import version8 from './fixtures/version-8.json'
 
 afterEach(async () => {
   await Dexie.delete('link-count-own')
@@ -56,11 +59,14 @@ test('a file of version 4 is opened as it is, with what each entry knew', () => 
   expect(parsed.ok && parsed.value).toEqual({ ...version4, version: FILE_VERSION })
 })
 
-test('a file of version 5 is opened as it is, its checksums held against it', () => {
-  const parsed = parseFile(JSON.stringify(version5), fileMigrations)
-  const { checksums: _held, ...rest } = version5
-  expect(parsed.ok && parsed.value).toEqual({ ...rest, version: FILE_VERSION })
-})
+test.each([version5, version6, version7, version8])(
+  'a file of version $version is opened as it is, its checksums held against it',
+  (file) => {
+    const parsed = parseFile(JSON.stringify(file), fileMigrations)
+    const { checksums: _held, ...rest } = file
+    expect(parsed.ok && parsed.value).toEqual({ ...rest, version: FILE_VERSION })
+  },
+)
 
 test.each([[null], ['bank'], [[]], [{ banks: [null] }], [{ couplings: [7] }], [{ banks: 'x', couplings: { 0: 1 } }]])(
   'rows of any shape are an answer: a sheet that is %j',
