@@ -4,10 +4,9 @@ import { sliderCrankWords } from '../../../ui/wording'
 import { PinOffsetSketch } from './PinOffsetSketch'
 import { withValue } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
+import { positive, RodField, StrokeField } from '../figureFields'
 import { DegField, MmField } from '../TrustedField'
 import { Choice, Fields } from './fields'
-
-const positive = (valueMm: number) => (valueMm > 0 ? undefined : 'It must be greater than zero.')
 
 /** Stroke, rod, plug and wrist pin: what stops, dials and pistons are reckoned from. */
 export function CrankPanel() {
@@ -19,24 +18,8 @@ export function CrankPanel() {
     makeSliderCrank({ strokeMm: strokeMm.value, rodMm: rodMm.value, pinOffsetMm: pinOffsetMm?.value ?? 0 })
   return (
     <Fields lead="Halving needs none of this. It is wanted for the length of a stop, for an offset wrist pin, and for a spark set by piston drop.">
-      <MmField
-        example="82 mm, 3 1/4 in"
-        limits={sheetLimits('strokeMm')}
-        id="stroke"
-        label="Stroke"
-        value={strokeMm}
-        change={(value) => (s) => withValue(s, 'strokeMm', value)}
-        check={positive}
-      />
-      <MmField
-        example="164 mm, 6 1/2 in"
-        limits={sheetLimits('rodMm')}
-        id="rod"
-        label="Rod, centre to centre"
-        value={rodMm}
-        change={(value) => (s) => withValue(s, 'rodMm', value)}
-        check={positive}
-      />
+      <StrokeField />
+      <RodField />
       <MmField
         example="38 mm"
         limits={sheetLimits('plugDepthMm')}

@@ -1,5 +1,5 @@
 import { loopKinds, readDrive, type Section } from '@link-count/core/drive'
-import { sheetLimits, type Loop } from '@link-count/core/model'
+import type { Loop } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
 import { removeLoop } from '../bendDrive'
 import { LinkMap } from './LinkMap'
@@ -7,7 +7,7 @@ import { PaintedLinks } from './PaintedLinks'
 import { inSentence, nounsOf, sectionEndWords, upperFirst } from '../../../ui/wording'
 import { patchLoop, withValue } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
-import { MmField, WholeField } from '../TrustedField'
+import { PitchesField, PitchField } from '../figureFields'
 import { Choice, Fields, NameField } from './fields'
 import { Fold } from '../../../ui/Fold'
 import { BookCount } from './BookCount'
@@ -41,21 +41,8 @@ export function LoopPanel({ loop }: { readonly loop: Loop }) {
         ]}
         onChoose={(kind) => apply(patchLoop(loop.id, (one) => ({ ...one, kind })))}
       />
-      <MmField
-        example="9.525 mm, 3/8 in"
-        limits={sheetLimits('loops', 'pitchMm')}
-        id={`pitch-${loop.id}`}
-        label={`${loop.name} pitch`}
-        value={loop.pitchMm}
-        change={(value) => patchLoop(loop.id, (one) => withValue(one, 'pitchMm', value))}
-      />
-      <WholeField
-        limits={sheetLimits('loops', 'pitches')}
-        id={`links-${loop.id}`}
-        label={`${upperFirst(nouns.pitches)} in the whole ${inSentence(loop.name)}`}
-        value={loop.pitches}
-        change={(value) => patchLoop(loop.id, (one) => withValue(one, 'pitches', value))}
-      />
+      <PitchField loop={loop} />
+      <PitchesField loop={loop} />
       {loopKinds[loop.kind].made === 'band' && (
         <Choice
           label={`Teeth of the ${inSentence(loop.name)} are`}

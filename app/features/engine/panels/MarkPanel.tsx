@@ -5,7 +5,8 @@ import { partsOf } from '@link-count/core/sheet'
 import { turnsToMeet } from '@link-count/core/marks'
 import { inSentence } from '../../../ui/wording'
 import { useSheetEditor } from '../SheetEditor'
-import { DegField, DirectionField } from '../TrustedField'
+import { PointsField } from '../figureFields'
+import { DegField } from '../TrustedField'
 import { Fields, NameField, WordsField } from './fields'
 
 /** A mark of the reference pose: where it points, what it meets, on which tooth it stands, and the face it is cut on. */
@@ -22,13 +23,7 @@ export function MarkPanel({ mark }: { readonly mark: Mark }) {
         value={mark.name}
         change={(name) => patchMark(mark.id, (one) => ({ ...one, name }))}
       />
-      <DirectionField
-        id={`points-${mark.id}`}
-        label={`${mark.name} points to, in the timing position`}
-        help="Seen from the timing side: a clock face, or degrees clockwise from straight up."
-        value={mark.pointsAtDeg}
-        change={(value) => patchMark(mark.id, (one) => withValue(one, 'pointsAtDeg', value))}
-      />
+      <PointsField mark={mark} />
       <WordsField
         id={`meets-${mark.id}`}
         label={`The ${inSentence(mark.name)} meets`}

@@ -7,7 +7,8 @@ import { patchMember, withValue } from '../sheetChanges'
 import { Fields, NameField } from './fields'
 import { GuideArc } from './GuideArc'
 import { useSheetEditor } from '../SheetEditor'
-import { MmField, WholeField } from '../TrustedField'
+import { TeethField } from '../figureFields'
+import { MmField } from '../TrustedField'
 
 /** An idler, guide or tensioner that carries no shaft of the drive. With teeth its size is theirs. */
 export function PlainPanel({ member }: { readonly member: Member }) {
@@ -24,14 +25,7 @@ export function PlainPanel({ member }: { readonly member: Member }) {
         change={(name) => patchMember(member.id, (one) => ({ ...one, name }))}
       />
       {member.kind !== 'guide' && !isShoe && (
-        <WholeField
-          limits={sheetLimits('members', 'teeth')}
-          id={`teeth-${member.id}`}
-          label={`Teeth, ${inSentence(member.name)}`}
-          help="Only where it has any: then they settle its size."
-          value={member.teeth}
-          change={(value) => patchMember(member.id, (one) => withValue(one, 'teeth', value))}
-        />
+        <TeethField member={member} help="Only where it has any: then they settle its size." />
       )}
       {!member.teeth && (
         <>

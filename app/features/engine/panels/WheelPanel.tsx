@@ -1,9 +1,9 @@
-import { sheetLimits, type Member } from '@link-count/core/model'
+import type { Member } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { inSentence } from '../../../ui/wording'
 import { addMark, patchMember, withValue } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
-import { WholeField } from '../TrustedField'
+import { TeethField } from '../figureFields'
 import { AdjustersOn } from './AdjustersOn'
 import { Choice, Fields, NameField } from './fields'
 import { PartLink } from './PartLink'
@@ -18,7 +18,7 @@ export function WheelPanel({ member }: { readonly member: Member }) {
   const marks = sheet.marks.filter(({ memberId }) => memberId === member.id)
   return (
     <Fields>
-      {!isHub && <TeethField member={member} />}
+      {!isHub && <Teeth member={member} />}
       <NameField
         id={member.id}
         what={isHub ? 'end of the shaft' : member.kind}
@@ -40,17 +40,11 @@ export function WheelPanel({ member }: { readonly member: Member }) {
   )
 }
 
-function TeethField({ member }: { member: Member }) {
+function Teeth({ member }: { member: Member }) {
   const { apply } = useSheetEditor()
   return (
     <>
-      <WholeField
-        limits={sheetLimits('members', 'teeth')}
-        id={`teeth-${member.id}`}
-        label={`Teeth, ${inSentence(member.name)}`}
-        value={member.teeth}
-        change={(value) => patchMember(member.id, (one) => withValue(one, 'teeth', value))}
-      />
+      <TeethField member={member} />
       {member.kind === 'pulley' && (
         <Choice
           label={`Teeth of the ${inSentence(member.name)} are`}
