@@ -2,6 +2,7 @@ import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { firingDegOf } from '@link-count/core/cylinders'
 import type { BuildSheet, Cylinder } from '@link-count/core/model'
+import type { Point } from '@link-count/core/geometry'
 import { fixed } from '@link-count/core/units'
 import { partKey } from '../parts/engineParts'
 import { useSource, sourced } from '../source'
@@ -12,6 +13,8 @@ import './CylindersDrawing.css'
 
 const STEP = 96
 const ROW = 190
+/** From a bore down to its throw. */
+const DOWN = 94
 
 /** The throws along the crank, bank by bank from the timing side, and when each fires. Cylinders are touched for their figures, or in firing order. */
 export function CylindersDrawing() {
@@ -20,8 +23,10 @@ export function CylindersDrawing() {
   const rows = sheet.banks
     .map((bank) => sheet.cylinders.filter(({ bankId }) => bankId === bank.id))
     .filter((row) => row.length > 0)
+  const star = sheet.layout === 'radial'
   const longest = Math.max(...rows.map((row) => row.length))
-  const [width, height] = [longest * STEP + 60, rows.length * ROW + 20]
+  const across = star ? 2 * starRadius(longest) + 90 : longest * STEP + 60
+  const [width, height] = star ? [across * rows.length, across] : [across, rows.length * ROW + 20]
   return (
     <div className="cylinders-drawing">
       <svg
@@ -29,26 +34,50 @@ export function CylindersDrawing() {
         role="group"
         aria-label={`${sheet.cylinders.length} cylinders and their crankpins, from the ${sheet.sides.timing}`}
       >
-        {rows.map((row, k) => (
-          <g key={row[0]?.bankId} transform={`translate(30 ${k * ROW + 10})`}>
-            <line className="crank-line" x1={-20} x2={row.length * STEP} y1={130} y2={130} />
-            {row.map((cylinder, i) => (
-              <OneCylinder
-                key={cylinder.id}
-                cylinder={cylinder}
-                x={i * STEP + STEP / 2}
-                touched={touched}
-                setTouched={setTouched}
-              />
-            ))}
-          </g>
-        ))}
+        {rows.map((row, k) =>
+          star ? (
+            <g key={row[0]?.bankId} transform={`translate(${across * (k + 0.5)} ${across / 2})`}>
+              <Star row={row} touched={touched} setTouched={setTouched} />
+            </g>
+          ) : (
+            <g key={row[0]?.bankId} transform={`translate(30 ${k * ROW + 10})`}>
+              <line className="crank-line" x1={-20} x2={row.length * STEP} y1={36 + DOWN} y2={36 + DOWN} />
+              {row.map((cylinder, i) => (
+                <OneCylinder
+                  key={cylinder.id}
+                  cylinder={cylinder}
+                  at={{ x: i * STEP + STEP / 2, y: 36 }}
+                  throwAt={{ x: i * STEP + STEP / 2, y: 36 + DOWN }}
+                  touched={touched}
+                  setTouched={setTouched}
+                />
+              ))}
+            </g>
+          ),
+        )}
       </svg>
       {sheet.cylinders.length > 1 && sheet.cycleDeg === 720 && (
         <TouchInOrder touched={touched} setTouched={setTouched} />
       )}
     </div>
   )
+}
+
+const starRadius = (n: number) => Math.max(120, (n * STEP) / (2 * Math.PI))
+
+/** Cylinders in a star as they stand, or evenly from the top the way the clock goes where nobody said; all on one throw. */
+function Star({ row, ...inOrder }: InOrder & { readonly row: readonly Cylinder[] }) {
+  const r = starRadius(row.length)
+  return row.map((cylinder, i) => {
+    const rad = ((cylinder.axisDeg?.value ?? 90 - (360 * i) / row.length) * Math.PI) / 180
+    const at = { x: r * Math.cos(rad), y: -r * Math.sin(rad) }
+    return (
+      <g key={cylinder.id}>
+        <line className="rod-line" x1={at.x} y1={at.y} x2={0} y2={0} />
+        <OneCylinder cylinder={cylinder} at={at} {...(i === 0 ? { throwAt: { x: 0, y: 0 } } : {})} {...inOrder} />
+      </g>
+    )
+  })
 }
 
 interface InOrder {
@@ -58,31 +87,40 @@ interface InOrder {
 
 function OneCylinder({
   cylinder,
-  x,
+  at: { x, y },
+  throwAt,
   touched,
   setTouched,
-}: InOrder & { readonly cylinder: Cylinder; readonly x: number }) {
+}: InOrder & {
+  readonly cylinder: Cylinder
+  /** The middle of its bore. */
+  readonly at: Point
+  /** The middle of its throw, where it is drawn with it. */
+  readonly throwAt?: Point
+}) {
   const { sheet } = useSheetEditor()
   const { id, name, crankpinDeg } = cylinder
   const firing = firingDegOf(sheet, id)
   const turn = crankpinDeg && ((90 - crankpinDeg.value) * Math.PI) / 180
   const nth = touched?.indexOf(id) ?? -1
-  const fires = firing === undefined ? 'not known' : `${fixed(firing, Number.isInteger(firing) ? 0 : 1)}°`
+  const fires = firing === undefined ? '?' : `${fixed(firing, Number.isInteger(firing) ? 0 : 1)}°`
   const body = (
     <>
-      <rect className={nth >= 0 ? 'bore counted' : 'bore'} x={x - 34} y={4} width={68} height={64} rx={6} />
-      <circle className={turn === undefined ? 'throw thin' : 'throw'} cx={x} cy={130} r={22} />
-      {turn !== undefined && (
-        <circle className="crankpin" cx={x + 22 * Math.cos(turn)} cy={130 - 22 * Math.sin(turn)} r={7} />
+      <rect className={nth >= 0 ? 'bore counted' : 'bore'} x={x - 34} y={y - 32} width={68} height={64} rx={6} />
+      {throwAt && (
+        <circle className={turn === undefined ? 'throw thin' : 'throw'} cx={throwAt.x} cy={throwAt.y} r={22} />
+      )}
+      {throwAt && turn !== undefined && (
+        <circle className="crankpin" cx={throwAt.x + 22 * Math.cos(turn)} cy={throwAt.y - 22 * Math.sin(turn)} r={7} />
       )}
     </>
   )
   const words = (
     <g className="beside-hit" aria-hidden="true">
-      <text className={nth >= 0 ? 'bore-name counted' : 'bore-name'} x={x} y={46}>
+      <text className={nth >= 0 ? 'bore-name counted' : 'bore-name'} x={x} y={y + 4}>
         {nth >= 0 ? nth + 1 : name}
       </text>
-      <text className="fires" x={x} y={88}>
+      <text className="fires" x={x} y={y + 25}>
         {fires}
       </text>
     </g>

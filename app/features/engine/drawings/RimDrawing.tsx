@@ -13,6 +13,7 @@ export function RimDrawing({ side }: { readonly side: Side }) {
   const bare = sheet.rimMarks.filter(({ claimDeg }) => !claimDeg)
   return (
     <div className="rim-drawing">
+      {bare.length > 0 && <p className="soft">Inside: marks whose place on the rim nobody wrote down.</p>}
       <svg viewBox="-220 -190 440 380" role="group" aria-label={`The rim, seen from the ${sheet.sides[side]}`}>
         <Hit partKey={partKey('rim')} label="The rim">
           <circle className="rim-line" r={R} />
@@ -37,7 +38,12 @@ export function RimDrawing({ side }: { readonly side: Side }) {
                 x2={x + 10 * Math.cos(at)}
                 y2={y - 10 * Math.sin(at)}
               />
-              <text className="valve-name" x={x * 1.3} y={y * 1.24 + 4}>
+              <text
+                className="rim-name"
+                x={Math.cos(at) * (r - 24)}
+                y={-Math.sin(at) * (r - 30) + 5}
+                textAnchor={anchorOf(Math.cos(at))}
+              >
                 {mark.name}
               </text>
             </Hit>
@@ -47,3 +53,6 @@ export function RimDrawing({ side }: { readonly side: Side }) {
     </div>
   )
 }
+
+/** Names stand inside the rim, away from it. */
+const anchorOf = (cos: number) => (cos > 0.4 ? 'end' : cos < -0.4 ? 'start' : 'middle')

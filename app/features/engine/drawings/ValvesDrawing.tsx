@@ -9,9 +9,9 @@ import { setWorkedBy } from '../sheetChanges'
 import { Hit } from './Hit'
 import './CylindersDrawing.css'
 
-const STEP = 110
+const STEP = 84
 const ROW = 210
-const AT = { inlet: { valve: 62, shaft: 18 }, exhaust: { valve: 122, shaft: 166 } } as const
+const AT = { inlet: { valve: 62, shaft: 18 }, exhaust: { valve: 128, shaft: 172 } } as const
 
 /** A camshaft that valves are being put on: none is, one has still to be touched (''), or this one. */
 type PutOn = string | undefined
@@ -109,7 +109,7 @@ function CylinderValves({
           label={`The ${valve} of cylinder ${name}, worked by the ${inSentence(by ?? 'camshaft')}`}
           onTouch={putOn ? () => void apply(setWorkedBy(own, putOn)) : undefined}
         >
-          <circle className={`valve-seat ${valve}${isOn ? ' counted' : ''}`} cx={x} cy={AT[valve].valve} r={26} />
+          <circle className={`valve-seat ${valve}${isOn ? ' counted' : ''}`} cx={x} cy={AT[valve].valve} r={30} />
         </Hit>
         <text className="valve-name beside-hit" x={x} y={AT[valve].valve + 5} aria-hidden="true">
           {name} {valve === 'inlet' ? 'in' : 'ex'}
