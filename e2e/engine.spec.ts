@@ -123,6 +123,33 @@ test('by touching the drawing: an idler on a run, a mark on a tooth, a belt betw
   expect(await violations(page)).toEqual([])
 })
 
+test('a run pulled over a wheel passes it on its other side, and is taken back', async ({ page }) => {
+  const actor = new MouseHand(page)
+  await page.goto('/demo/engine/tractor?part=wheel:cam-sprocket')
+  const passes = (side: string) => part(page).getByRole('radio', { name: side, exact: true })
+  await expect(passes('inside')).toBeChecked()
+  const [run, wheel, svg] = [
+    page.locator('path.hit-run').last(),
+    page.getByRole('button', { name: /^Cam sprocket, 38 teeth/ }).locator('circle.hit'),
+    page.getByRole('group', { name: /^The drive seen from/ }),
+  ]
+  const [line, circle, box] = [await run.getAttribute('d'), await wheel.boundingBox(), await svg.boundingBox()]
+  if (!line || !circle || !box) throw new Error('Nothing to pull')
+  const [x1 = 0, y1 = 0, x2 = 0, y2 = 0] = (line.match(/-?[\d.]+/g) ?? []).map(Number)
+  const centre = { x: circle.x + circle.width / 2 - box.x, y: circle.y + circle.height / 2 - box.y }
+  const share = ((centre.x - x1) * (x2 - x1) + (centre.y - y1) * (y2 - y1)) / ((x2 - x1) ** 2 + (y2 - y1) ** 2)
+  const beside = { x: x1 + share * (x2 - x1), y: y1 + share * (y2 - y1) }
+  // Taken in the middle of the run, let go beyond the middle of the wheel.
+  await page.mouse.move(box.x + (x1 + x2) / 2, box.y + (y1 + y2) / 2)
+  await page.mouse.down()
+  const beyond = { x: centre.x + 0.4 * (centre.x - beside.x), y: centre.y + 0.4 * (centre.y - beside.y) }
+  await page.mouse.move(box.x + beyond.x, box.y + beyond.y, { steps: 8 })
+  await page.mouse.up()
+  await expect(passes('outside')).toBeChecked()
+  await actor.press('Undo')
+  await expect(passes('inside')).toBeChecked()
+})
+
 test('the next figure is written where it is asked for, or passed over; valves are put on another camshaft by touch', async ({
   page,
 }) => {

@@ -44,11 +44,15 @@ const partKeys = (page: Page, kind: string) =>
     )
 
 /** Opens the panel of a part by the list of all of them. */
-async function openPart(page: Page, key: string) {
+async function openPart(page: Page, key: string, name: string) {
   const list = page.locator('details.part-list')
-  if ((await list.getAttribute('open')) === null) await list.locator('summary').tap()
-  await list.locator(`[data-part="${key}"]`).tap()
-  await expect(page.getByRole('region', { name: 'Part', exact: true })).toBeVisible()
+  const panel = page.getByRole('region', { name: 'Part', exact: true })
+  // It is put away once a part was chosen, which may be under way still.
+  await expect(async () => {
+    if ((await list.getAttribute('open')) === null) await list.locator('summary').tap()
+    await list.locator(`[data-part="${key}"]`).tap({ timeout: 1000 })
+    await expect(panel.getByRole('heading', { name, exact: true })).toBeVisible({ timeout: 1000 })
+  }).toPass()
 }
 
 test.describe('by touch, to its first count', () => {
@@ -66,15 +70,15 @@ test.describe('by touch, to its first count', () => {
       await actor.press('Begin its build sheet')
       await expect(page.getByText('What can be answered now')).toBeVisible()
       for (const [key = '', name = ''] of await partKeys(page, 'wheel')) {
-        await openPart(page, key)
+        await openPart(page, key, name)
         const teeth = page.getByLabel(`Teeth, ${name.charAt(0).toLowerCase()}${name.slice(1)}`, { exact: true })
         if ((await teeth.count()) === 0) continue
         await teeth.fill(teethOf(name))
         await page.keyboard.press('Tab')
       }
       const counts = await partKeys(page, 'counts')
-      for (const [key = ''] of counts) {
-        await openPart(page, key)
+      for (const [key = '', name = ''] of counts) {
+        await openPart(page, key, name)
         await page
           .getByLabel(/^From .* mark/)
           .first()

@@ -7,6 +7,7 @@ import { WriteError } from './failure'
 import { jobSelectors } from './jobs'
 import { selectAllJobs, selectSheets } from './selectors'
 import type { AppThunk, RootState } from './state'
+import { selectJobView } from './views'
 import { entriesOf } from './writes'
 
 /** What went with a deletion: all that brings it back. */
@@ -28,7 +29,9 @@ export const removeJob =
         const job = jobOf(state, jobId)
         const entries = linesOf(state, [jobId])
         const counters = entries.map(({ counter }) => counter).filter((n) => Number.isInteger(n) && n > 0 && n < 1e9)
-        const saidNothing = entries.every(isQuiet) ? { saidNothing: true } : {}
+        // Of a ledger that cannot be read nobody knows what it said.
+        const isRead = selectJobView(state, jobId) !== undefined
+        const saidNothing = isRead && !entries.some(saysOfStand) ? { saidNothing: true } : {}
         const row: Job = { ...job, removed: { at: now(), counter: Math.max(0, ...counters), ...saidNothing } }
         return {
           batch: { put: { jobs: [row] }, drop: { entries: idsOf(entries), pictures: picturesIn(entries) } },
@@ -88,15 +91,6 @@ function linesOf(state: RootState, jobIds: readonly string[]): Entry[] {
   const [first] = jobIds
   const { engineId } = jobOf(state, first ?? '')
   return entriesOf(state, engineId).filter(({ jobId }) => jobIds.includes(jobId))
-}
-
-/** A line that is not readable may have said anything. */
-function isQuiet(entry: Entry): boolean {
-  try {
-    return !saysOfStand(entry)
-  } catch {
-    return false
-  }
 }
 
 const idsOf = (rows: readonly { readonly id: string }[]) => rows.map(({ id }) => id)

@@ -126,7 +126,7 @@ function makeJobView({
   const state = stateOfJob(fold, job.id)
   const sheet = sheets.find(({ id }) => id === state.sheetId)
   if (!newest || !sheet) throw new Error('its build sheet is not in this workshop')
-  const groups = makeRunSheet(sheet)
+  const groups = makeRunSheet(sheet, job.purpose)
   const run = stepsOf(groups)
   const steps = run.map((step) => ({ step, status: statusOf({ step, sheet, job, state }) }))
   const status = (step: Step) => steps.find((one) => one.step === step)?.status as StepStatus
@@ -152,7 +152,7 @@ export function readLatest(
   work: EngineWork,
   fold: () => EngineFold = () => foldEngine(work),
 ): JobView | NotReadable | undefined {
-  const [latest] = work.jobs.filter(({ removed }) => !removed).sort((a, b) => compareJobs(b, a))
+  const [latest] = work.jobs.filter((job) => !isRemoved(job)).sort((a, b) => compareJobs(b, a))
   return readJobs(engine, work, fold)(latest)
 }
 

@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import * as field from './fields'
 import { nameSchema, timeSchema } from './primitives'
+import { PURPOSES } from './purposes'
 
 const deletedAt = timeSchema.describe('When, ISO 8601, UTC')
 const restoredAt = timeSchema.describe('When it was brought back: from then on it is not deleted').optional()
@@ -28,6 +29,7 @@ export const jobSchema = z.strictObject({
   sheetId: field.id('The build sheet it started from; a line may take it to a newer one'),
   arrival: field.oneOf('Whether it came in with its chain or belt on', ['chainOn', 'chainOff']),
   reason: field.words('Why it is here'),
+  purpose: field.oneOf('What it is here for; missing = the whole of it', PURPOSES).optional(),
   meter: z
     .strictObject({
       value: field.between('So many', 0, 10_000_000),

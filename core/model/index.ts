@@ -1,4 +1,5 @@
 export * from './primitives'
+export * from './purposes'
 export * from './buildSheet'
 export * from './entry'
 export * from './engine'

@@ -1,5 +1,6 @@
 export * from './cautions'
 export * from './makeRunSheet'
+export { purposes, purposesOf, type PurposeRecord } from './purposes'
 export * from './steps'
 export * from './status'
 export * from './cycle'

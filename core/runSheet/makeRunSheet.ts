@@ -1,5 +1,7 @@
 import { timingPlaces } from '../drive'
 import type { BuildSheet } from '../model/buildSheet'
+import type { Purpose } from '../model/purposes'
+import { purposes } from './purposes'
 import { stepKinds, type CrankPlace, type StepKind, type StepKindRecord } from './steps'
 
 /** A step is data: what kind of work, on what. Screens and status are looked up by kind. */
@@ -15,10 +17,14 @@ export interface StepGroup {
   readonly steps: readonly Step[]
 }
 
-/** The steps of a job in groups, from the build sheet: one per loop, camshaft and tensioner where the work is per part, in an order in which each has
- *  what it needs. */
-export function makeRunSheet(sheet: BuildSheet): StepGroup[] {
-  const kinds = inOrder(Object.keys(stepKinds) as StepKind[], (kind) => stepKinds[kind])
+/** The steps of a job in groups, from the build sheet and what the job is here for: one per loop, camshaft and tensioner where the work is per part, in an order
+ *  in which each has what it needs. */
+export function makeRunSheet(sheet: BuildSheet, purpose: Purpose = 'whole'): StepGroup[] {
+  const { wants } = purposes[purpose]
+  const kinds = inOrder(
+    (Object.keys(stepKinds) as StepKind[]).filter((kind) => wants.includes(kind)),
+    (kind) => stepKinds[kind],
+  )
   const groups: { crankAt: CrankPlace | undefined; steps: Step[] }[] = []
   for (const step of placeAfterPlace(
     sheet,

@@ -11,7 +11,7 @@ import { unprovedOf } from '../../ui/job'
 import { EngineGate } from '../../ui/EngineGate'
 import { PageHeader } from '../../ui/PageHeader'
 import { useWorkshop } from '../../ui/WorkshopContext'
-import { formatDate, itemSentence, meterWords, stepTitle, verdictTitle } from '../../ui/wording'
+import { formatDate, itemSentence, meterWords, purposeWords, stepTitle, verdictTitle } from '../../ui/wording'
 import { Half, MarksRow, SetRows, Timing, WearRows } from './cardRows'
 import { CountRows, CouplingRows, TryRows } from './loopRows'
 import './card.css'
@@ -69,6 +69,7 @@ function CardHead({ view }: { view: JobView }) {
         <p>
           {engine.description && `${engine.description} · `}Job {view.label}, {formatDate(job.at)}
           {job.meter && ` · ${meterWords(job.meter)}`}
+          {job.purpose && ` · ${purposeWords[job.purpose].name}`}
           {job.reason && ` · ${job.reason}`}
         </p>
         <p className="soft">

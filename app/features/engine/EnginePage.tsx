@@ -2,7 +2,7 @@ import { Button, SegmentedControl } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { useState } from 'react'
 import { useParams, useSearchParams } from 'react-router'
-import type { BuildSheet, Engine } from '@link-count/core/model'
+import type { BuildSheet, Engine, Job } from '@link-count/core/model'
 import { sheetLabels } from '@link-count/core/sheet'
 import { otherSide, type Side } from '@link-count/core/units'
 import { newestSheet } from '../../domain/sheets'
@@ -102,7 +102,7 @@ function OpenSheet({
   const [address, setAddress] = useSearchParams()
   const [first] = useState(() => firstPart(sheet))
   const key = address.get('part') ?? first
-  const [starting, setStarting] = useState<{ readonly reason?: string }>()
+  const [starting, setStarting] = useState<{ readonly like?: Job }>()
   const part = parts.find((one) => one.key === key)
   const [view, setView] = useState<View>(part?.view ?? 'drive')
   const asked = address.get('for') ?? ''
@@ -134,7 +134,7 @@ function OpenSheet({
               sheet={sheet}
               versions={versions}
               parts={parts}
-              onAgain={(reason) => setStarting({ reason })}
+              onAgain={(like) => setStarting({ like })}
             />
             <Drawing sheet={sheet} view={view} onView={setView} />
             {part && <PartPanel part={part} />}
@@ -202,7 +202,7 @@ function Beside({
   readonly sheet: BuildSheet
   readonly versions: readonly BuildSheet[]
   readonly parts: readonly EnginePart[]
-  readonly onAgain: (reason: string) => void
+  readonly onAgain: (like: Job) => void
 }) {
   return (
     <aside className="engine-side" aria-label="Drive and jobs">

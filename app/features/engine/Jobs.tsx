@@ -9,11 +9,11 @@ import { ChainProgress } from '../../ui/ChainProgress'
 import { pinState } from '../../ui/pinState'
 import { Fold } from '../../ui/Fold'
 import { useWorkshop } from '../../ui/WorkshopContext'
-import { formatDate, stepTitle } from '../../ui/wording'
+import { formatDate, purposeWords, stepTitle } from '../../ui/wording'
 import { JobDialog } from './JobDialog'
 
 /** The jobs of an engine, the one in hand to go on with; those that are put away at the end. */
-export function Jobs({ engine, onAgain }: { readonly engine: Engine; readonly onAgain: (reason: string) => void }) {
+export function Jobs({ engine, onAgain }: { readonly engine: Engine; readonly onAgain: (like: Job) => void }) {
   const jobs = useAppSelector((state) => selectJobs(state, engine.id))
   const [opened, setOpened] = useState<string>()
   if (jobs.length === 0) return null
@@ -45,14 +45,14 @@ function OpenedJob({
   onClose,
 }: {
   readonly jobId: string
-  readonly onAgain: (reason: string) => void
+  readonly onAgain: (like: Job) => void
   readonly onClose: () => void
 }) {
   const view = useAppSelector((state) => selectJobView(state, jobId))
   if (!view) return null
   const again = () => {
     onClose()
-    onAgain(view.job.reason)
+    onAgain(view.job)
   }
   return <JobDialog job={view.job} label={view.label} onAgain={again} onClose={onClose} />
 }
@@ -76,7 +76,10 @@ function JobLine({ jobId, onOpen }: { readonly jobId: string; readonly onOpen: (
     <li>
       <div>
         <strong>Job {label}</strong> <span className="soft">{formatDate(job.at)}</span>
-        <p className="soft">{job.reason}</p>
+        <p className="soft">
+          {job.purpose && job.purpose !== 'whole' && `${purposeWords[job.purpose].name}${job.reason ? ': ' : ''}`}
+          {job.reason}
+        </p>
         <ChainProgress
           pins={steps.map(({ step, status }) => ({
             title: stepTitle(step, view.sheet),

@@ -1,7 +1,7 @@
 import { Button, NativeSelect, SegmentedControl, TextInput } from '@mantine/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import type { BuildSheet, Engine } from '@link-count/core/model'
+import type { BuildSheet, Engine, Job, Purpose } from '@link-count/core/model'
 import { parseNumber } from '@link-count/core/units'
 import { selectInherited, type Inheritance } from '../../domain/views'
 import { openJob } from '../../domain/writes'
@@ -12,24 +12,26 @@ import { takenOf, useDraft, type Draft } from '../../ui/fields'
 import { useAttempt } from '../../ui/useAttempt'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { Dialog } from '../../ui/Dialog'
+import { PurposeChoice } from './PurposeChoice'
 
 export function StartJobDialog({
   engine,
   sheet,
-  reason: likeReason = '',
+  like,
   onClose,
 }: {
   readonly engine: Engine
   readonly sheet: BuildSheet
-  /** Why a job like it was here. */
-  readonly reason?: string
+  /** The job that it is to be like. */
+  readonly like?: Pick<Job, 'reason' | 'purpose'> | undefined
   readonly onClose: () => void
 }) {
   const dispatch = useAppDispatch()
   const navigate = useNavigate()
   const attempt = useAttempt()
   const { kind } = useWorkshop()
-  const reason = useDraft(`start-job:${engine.id}:reason`, likeReason)
+  const reason = useDraft(`start-job:${engine.id}:reason`, like?.reason ?? '')
+  const [purpose, setPurpose] = useState<Purpose>(like?.purpose ?? 'whole')
   const inherited = useAppSelector((state) => selectInherited(state, engine.id))
   const undone = inherited?.undone ?? 'nothing'
   const [chosen, setArrival] = useState<ArrivalKind>('chainOn')
@@ -46,6 +48,7 @@ export function StartJobDialog({
       sheetId: sheet.id,
       arrival,
       reason: reason.text.trim(),
+      purpose,
       ...(written && run.ok ? { meter: { value: run.value, unit } } : {}),
     }
     const job = await attempt('The job', () => dispatch(openJob(asked, takenOf([reason, meter]))), { key: 'start' })
@@ -64,6 +67,7 @@ export function StartJobDialog({
         {undone === 'nothing' && (
           <Arrival arrival={arrival} noun={nounsOfAll(sheet.loops).loop} onArrival={setArrival} />
         )}
+        <PurposeChoice sheet={sheet} chosen={purpose} onChoose={setPurpose} />
         <TextInput
           label="Why it is here"
           placeholder="rattles at idle"
