@@ -93,6 +93,12 @@ describe('what was deleted', () => {
     const forged = jobDeleted(worked(), later(1), { saidNothing: true, counter: 0 })
     const [job] = opened(worked(), forged).jobs
     expect(job?.removed).toEqual({ at: later(1), counter: mostCounter })
+    // Nor against a strike: what it took back would hold again.
+    const [note, strike] = entriesOf([
+      { kind: 'note', text: 'oil on the belt' },
+      { kind: 'strike', targetId: 'elsewhere', reason: 'miscounted' },
+    ])
+    expect([note, strike].flatMap((line) => line ?? []).map(saysOfStand)).toEqual([false, true])
     const quiet = { ...worked(), entries: [] }
     expect(opened(quiet, forged).jobs[0]?.removed?.saidNothing).toBe(true)
   })

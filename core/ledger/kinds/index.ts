@@ -147,8 +147,8 @@ export const kindOf = <E extends Entry>({ kind }: E) => ledgerKinds[kind] as unk
 
 export const isNothing = <T>(effect: T | Nothing): effect is Nothing => typeof effect !== 'function'
 
-/** Whether a line says anything of how the engine stands: what is on, in, or proved, or where the crank is. */
-export const saysOfStand = (entry: Entry): boolean => !isNothing(kindOf(entry).onEngine)
+/** Whether a line says anything of how the engine stands: what is on, in, or proved, or where the crank is; or takes back a line that did. */
+export const saysOfStand = (entry: Entry): boolean => entry.kind === 'strike' || !isNothing(kindOf(entry).onEngine)
 
 /** Whether a line holds a reading of the degree wheel, or was made with the crank put by it. */
 export function leansOnWheel(entry: Entry): boolean {
