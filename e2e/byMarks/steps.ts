@@ -71,7 +71,7 @@ export async function standsAtItsMark(actor: Actor) {
 /** The crank at a mark of its own, no wheel fitted; then which of its TDCs that is. */
 export async function crankByItsMark(actor: Actor) {
   await actor.open('No degree wheel: work by a mark')
-  await actor.press('A sharp line, where it belongs')
+  await sharp(actor)
   await standsAtItsMark(actor)
   await expect(actor.page.getByText(/By the mark: the crank .*mark at its mark/).first()).toBeVisible()
   await goOn(actor)
@@ -83,7 +83,7 @@ export async function crankByItsMark(actor: Actor) {
 /** A camshaft seen at its mark, as found, set or left; the first time it is asked how exact the mark is. */
 export async function camAtItsMark(actor: Actor, { first = false } = {}) {
   await actor.pick(/^Where the .*mark stands/, 'Level: at its mark')
-  if (first) await actor.press('A sharp line, where it belongs')
+  if (first) await sharp(actor)
   await actor.press(/^Write it down: (cam mark, crank at its own)$/)
 }
 
@@ -129,7 +129,12 @@ export async function addLine(actor: Actor, name: string, { cylinder = '', claim
   await actor.press('Keep the mark')
 }
 
-export const sharp = (actor: Actor) => actor.press('A sharp line, where it belongs')
+/** How exact a mark is, asked once: written before the next thing is pressed, which would land on what is put in its place. */
+export async function sharp(actor: Actor) {
+  const exact = 'A sharp line, where it belongs'
+  await actor.press(exact)
+  await expect(actor.page.getByRole('button', { name: exact, exact: true })).toHaveCount(0)
+}
 
 /** Turned on from one cylinder's place to the other's, by the degrees that the plan says. */
 export async function turnOn(actor: Actor, line: string, { lookAt = true } = {}) {

@@ -10,6 +10,7 @@ import {
   newEngine,
   releaseAndTurn,
   setCam,
+  sharp,
   sign,
   standsAtItsMark,
   startAtTdc,
@@ -32,7 +33,7 @@ export async function twinByCounts(actor: Actor) {
   await actor.open('No degree wheel: work by a mark')
   await addLine(actor, 'Crank line')
   await actor.choose('The crank is seen by', /Crank line/)
-  await actor.press('A sharp line, where it belongs')
+  await sharp(actor)
   await standsAtItsMark(actor)
   await goOn(actor)
   await actor.press('Air pushed past')
