@@ -12,23 +12,7 @@ export interface PurposeRecord {
 
 /** Every purpose. Making safe and the card belong to each; two turns to each that lays, tightens or judges a drive. */
 export const purposes: Readonly<Record<Purpose, PurposeRecord>> = {
-  whole: {
-    about: 'makeSafe',
-    wants: [
-      'makeSafe',
-      'lashFound',
-      'trueTdc',
-      'whichTdc',
-      'asFound',
-      'poseChainOff',
-      'setCam',
-      'chainOnCount',
-      'tensioner',
-      'twoTurns',
-      'lashLeft',
-      'card',
-    ],
-  },
+  whole: { about: 'makeSafe', wants: Object.keys(stepKinds) as StepKind[] },
   // Is it worth it: what can be read without taking anything off.
   lookOnly: { about: 'asFound', wants: ['makeSafe', 'lashFound', 'asFound', 'card'] },
   // A new chain or belt by paint and counts: no proved TDC is wanted.
