@@ -170,8 +170,12 @@ test('the next figure is written where it is asked for, or passed over; valves a
   await expect(next).toContainText('TDC by stop or dial, with its ±: known')
   await actor.press('What else to measure')
   // Teeth settle what a tooth is worth: nothing settles more while lash and counts are passed over.
-  for (let i = 0; i < 6 && !(await next.innerText()).includes('Next: teeth of the'); i++)
+  for (let i = 0; i < 6; i++) {
+    const asked = await next.getByRole('heading').innerText()
+    if (asked.includes('Next: teeth of the')) break
     await actor.press('Cannot get at it')
+    await expect(next.getByRole('heading')).not.toHaveText(asked)
+  }
   await expect(next).toContainText('Next: teeth of the exhaust sprocket')
   await next.getByLabel('Teeth, exhaust sprocket', { exact: true }).fill('38')
   await settle(page)
