@@ -134,7 +134,7 @@ test('build sheets that went on apart on two copies both stay, hold the guard, a
   const [sheet] = other.sheets
   Object.assign(sheet ?? {}, { strokeMm: { value: 90, typed: '90 mm', trust: 'measured' } })
   const at = '2026-11-26T11:00:00.000Z'
-  const job = { id: 'job-there', number: 1, at, arrival: 'chainOn', reason: 'rattles' }
+  const job = { id: 'job-there', number: 1, at, arrival: 'whole', reason: 'rattles' }
   other.jobs.push({ ...job, engineId: other.engines[0]?.id, sheetId: sheet?.id })
   await page.getByRole('button', { name: 'Open a file' }).click()
   await choose(page, JSON.stringify(other))

@@ -13,6 +13,7 @@ import version5 from './fixtures/version-5.json'
 import version6 from './fixtures/version-6.json'
 import version7 from './fixtures/version-7.json'
 import version8 from './fixtures/version-8.json'
+import version9 from './fixtures/version-9.json'
 
 afterEach(async () => {
   await Dexie.delete('link-count-own')
@@ -22,6 +23,11 @@ afterEach(async () => {
 test('versions run from 1 without gaps and have names of their own', () => {
   expect(storeVersions.map(({ version }) => version)).toEqual(storeVersions.map((_one, i) => i + 1))
   expect(new Set(storeVersions.map(({ name }) => name)).size).toBe(storeVersions.length)
+})
+
+/** Jobs of before version 10, as how they came in is told since. */
+const raisedJobs = ({ jobs }: { readonly jobs: readonly { readonly arrival: string }[] }) => ({
+  jobs: jobs.map((job) => ({ ...job, arrival: job.arrival === 'chainOff' ? 'everyLoopOff' : 'whole' })),
 })
 
 const raised = () => {
@@ -51,22 +57,31 @@ test('a file of version 2 is still opened, the places of its couplings with how 
 
 test('a file of version 3 is opened as it is, its entries without what they knew', () => {
   const parsed = parseFile(JSON.stringify(version3), fileMigrations)
-  expect(parsed.ok && parsed.value).toEqual({ ...version3, version: FILE_VERSION })
+  expect(parsed.ok && parsed.value).toEqual({ ...version3, ...raisedJobs(version3), version: FILE_VERSION })
 })
 
 test('a file of version 4 is opened as it is, with what each entry knew', () => {
   const parsed = parseFile(JSON.stringify(version4), fileMigrations)
-  expect(parsed.ok && parsed.value).toEqual({ ...version4, version: FILE_VERSION })
+  expect(parsed.ok && parsed.value).toEqual({ ...version4, ...raisedJobs(version4), version: FILE_VERSION })
 })
 
-test.each([version5, version6, version7, version8])(
+test.each([version5, version6, version7, version8, version9])(
   'a file of version $version is opened as it is, its checksums held against it',
   (file) => {
     const parsed = parseFile(JSON.stringify(file), fileMigrations)
     const { checksums: _held, ...rest } = file
-    expect(parsed.ok && parsed.value).toEqual({ ...rest, version: FILE_VERSION })
+    expect(parsed.ok && parsed.value).toEqual({ ...rest, ...raisedJobs(file), version: FILE_VERSION })
   },
 )
+
+test('a job of before that came in with its chain off still has every chain off', () => {
+  const [job] = version9.jobs
+  const parsed = parseFile(
+    JSON.stringify({ ...version9, checksums: undefined, jobs: [{ ...job, arrival: 'chainOff' }] }),
+    fileMigrations,
+  )
+  expect(parsed.ok && parsed.value.jobs[0]?.arrival).toBe('everyLoopOff')
+})
 
 test.each([[null], ['bank'], [[]], [{ banks: [null] }], [{ couplings: [7] }], [{ banks: 'x', couplings: { 0: 1 } }]])(
   'rows of any shape are an answer: a sheet that is %j',

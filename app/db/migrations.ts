@@ -51,7 +51,20 @@ export const storeVersions: readonly StoreVersion[] = [
   { version: 9, name: '009-by-marks', stores: { ...stores, summaries: summaryIndexes }, up: {}, file: 8 },
   // A figure may name its book and page: nothing of before changes.
   { version: 10, name: '010-sources', stores: { ...stores, summaries: summaryIndexes }, up: {}, file: 9 },
+  // A job says how the engine came in, what it is done by, and how its run sheet was changed.
+  {
+    version: 11,
+    name: '011-the-job-it-came-for',
+    stores: { ...stores, summaries: summaryIndexes },
+    up: { jobs: jobTo10 },
+    file: 10,
+  },
 ]
+
+/** How it came in is told in full; what came with every chain off did so before its parts were asked for. */
+function jobTo10(job: Row): Row {
+  return { ...job, arrival: job['arrival'] === 'chainOff' ? 'everyLoopOff' : 'whole' }
+}
 
 /** Bank axes say how far they are trusted; layout and marks of the rim are on the sheet. */
 function sheetTo2(sheet: Row): Row {

@@ -28,7 +28,7 @@ export const demoJobs: readonly DemoJob[] = [
     engineId: 'lifeboat',
     number: 1,
     at: '2026-09-21T08:10:00.000Z',
-    arrival: 'chainOn',
+    arrival: 'whole',
     reason: 'new chain before the winter',
     says: (engine) => [
       ...madeSafe(engine),
@@ -67,7 +67,7 @@ export const demoJobs: readonly DemoJob[] = [
     engineId: 'tourer',
     number: 1,
     at: '2026-10-05T13:00:00.000Z',
-    arrival: 'chainOn',
+    arrival: 'whole',
     reason: 'flat on hills',
     says: (engine) => [
       ...madeSafe(engine),
@@ -114,7 +114,7 @@ export const demoJobs: readonly DemoJob[] = [
     engineId: 'searchlight',
     number: 1,
     at: '2026-10-19T09:30:00.000Z',
-    arrival: 'chainOn',
+    arrival: 'whole',
     reason: 'found in the store, nobody knows its state',
     says: (engine) => [
       ...madeSafe(engine),
@@ -131,7 +131,7 @@ export const demoJobs: readonly DemoJob[] = [
     engineId: 'sidecar',
     number: 1,
     at: '2026-11-17T10:00:00.000Z',
-    arrival: 'chainOn',
+    arrival: 'whole',
     reason: 'rattles at idle',
     says: (engine) => [
       ...madeSafe(engine),
@@ -172,7 +172,7 @@ export const demoJobs: readonly DemoJob[] = [
     engineId: 'tractor',
     number: 3,
     at: '2026-11-23T08:00:00.000Z',
-    arrival: 'chainOn',
+    arrival: 'whole',
     reason: 'smokes under load since the chain was off',
     says: (engine) => [
       ...madeSafe(engine),

@@ -70,7 +70,7 @@ export const jobsByMarks: readonly DemoJob[] = [
     engineId: 'locomotive',
     number: 1,
     at: '2026-11-02T09:00:00.000Z',
-    arrival: 'chainOn',
+    arrival: 'whole',
     reason: 'new chain at the peat works, no wheel at hand',
     says: (engine) => [
       ...madeSafe(engine),
@@ -100,7 +100,7 @@ export const jobsByMarks: readonly DemoJob[] = [
     engineId: 'tricycle',
     number: 1,
     at: '2026-11-25T13:00:00.000Z',
-    arrival: 'chainOn',
+    arrival: 'whole',
     reason: 'second cylinder spits back',
     says: (engine) => [
       ...madeSafe(engine),

@@ -25,7 +25,7 @@ beforeEach(async () => {
   await store.dispatch(openEngine('engine'))
 })
 
-const start = () => store.dispatch(openJob({ engineId: 'engine', sheetId: 'sheet', arrival: 'chainOn', reason: '' }))
+const start = () => store.dispatch(openJob({ engineId: 'engine', sheetId: 'sheet', arrival: 'whole', reason: '' }))
 const view = (jobId: string) => selectJobView(store.getState(), jobId)
 
 test('an engine and its build sheet are one write', () => {

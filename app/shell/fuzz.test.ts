@@ -126,7 +126,7 @@ class Copy {
         number,
         at: AT,
         sheetId: newest.id,
-        arrival: 'chainOn',
+        arrival: 'whole',
         reason: this.words(),
       })
     }

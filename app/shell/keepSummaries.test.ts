@@ -27,7 +27,7 @@ test('an engine that waits is summed up; with every line it waits again, and nev
   expect(row()).toMatchObject({ madeBy: MADE_BY, summary: { headline: 'No job yet', next: 'engine' } })
   expect(row()?.waiting).toBeUndefined()
   const job = await fake.store.dispatch(
-    openJob({ engineId: 'engine', sheetId: 'sheet', arrival: 'chainOn', reason: '' }),
+    openJob({ engineId: 'engine', sheetId: 'sheet', arrival: 'whole', reason: '' }),
   )
   expect(row()?.summary).toBeUndefined()
   await made()
@@ -41,7 +41,7 @@ test('what was begun before something was written is not put in the place of wha
   const summary = { headline: 'was' } as never
   const was = row()?.waiting
   const job = await fake.store.dispatch(
-    openJob({ engineId: 'engine', sheetId: 'sheet', arrival: 'chainOn', reason: '' }),
+    openJob({ engineId: 'engine', sheetId: 'sheet', arrival: 'whole', reason: '' }),
   )
   await fake.store.dispatch(putSummary({ id: 'engine', madeBy: MADE_BY, summary }, was))
   expect(row()?.summary).toBeUndefined()
@@ -69,6 +69,6 @@ test('one that cannot be summed up is told, and tried again when something is wr
   await vi.waitFor(() => expect(fake.store.getState().screen.notSummedUp['engine']).toBe(waiting))
   expect(row()?.summary).toBeUndefined()
   broken.mockRestore()
-  await fake.store.dispatch(openJob({ engineId: 'engine', sheetId: 'sheet', arrival: 'chainOn', reason: '' }))
+  await fake.store.dispatch(openJob({ engineId: 'engine', sheetId: 'sheet', arrival: 'whole', reason: '' }))
   await made()
 })

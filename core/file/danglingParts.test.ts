@@ -6,7 +6,7 @@ import { couplingsTo, hangingOrder, linkMap, readDrive } from '../drive'
 import { judgeGuard } from '../guard'
 import { foldJob, readLoop } from '../ledger'
 import { buildSheetSchema, type BuildSheet, type NewEntry } from '../model'
-import { cycleEvents, makeRunSheet, statusOf, strokesOf, walkLooks, walkStops, stepsOf } from '../runSheet'
+import { cycleEvents, makeRunSheet, statusOf, strokesOf, walkLooks, walkStops } from '../runSheet'
 import { moveProblemOf } from '../search'
 import { TOPOLOGIES } from '../starters'
 import { firstJob, entriesOf, halfProved, madeSafe, turned } from '../testing/oneChain'
@@ -45,7 +45,7 @@ function pointedAt(sheet: BuildSheet, places: readonly Place[], target: string):
 function reckon(sheet: BuildSheet, newEntries: readonly NewEntry[]): unknown {
   const state = foldJob({ job: firstJob, sheets: [sheet], entries: entriesOf(newEntries) })
   const late = readsLate(sheet, Object.fromEntries(sheet.shafts.map(({ id }) => [id, 19])), [])
-  const steps = stepsOf(makeRunSheet(sheet))
+  const steps = makeRunSheet(sheet)
   return [
     readDrive(sheet).wrong,
     sheet.loops.map((loop) => {

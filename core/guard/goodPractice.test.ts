@@ -89,7 +89,7 @@ const coupling = (couplingId: string, change: 'apart' | 'together'): NewEntry =>
   change,
   steps: 0,
 })
-const item = (kind: 'stop' | 'lock' | 'rag' | 'capsLoose', change: 'in' | 'out'): NewEntry => ({
+const item = (kind: 'stop' | 'lock' | 'rag' | 'capsLoose' | 'heldTaut', change: 'in' | 'out'): NewEntry => ({
   kind: 'item',
   itemId: kind,
   item: kind,
@@ -219,7 +219,7 @@ job('a stop put in, touched each way, taken out', single, [
 job('a camshaft taken out for its shims and put back', single, [
   ...begins(single),
   ...says(tensioner('heldBack'), loop('chain', 'off')),
-  ...mayForget(camshaft('camshaft', 'out')),
+  ...mayForget(camshaft('camshaft', 'out'), item('heldTaut', 'in')),
   turn(90),
   turn(-90),
   ...says(atPose, camshaft('camshaft', 'driven'), loop('chain', 'on')),
@@ -305,7 +305,7 @@ job('a V-twin, the second bank’s camshaft out while the first is timed', vee, 
   ...begins(vee),
   ...atLine('1'),
   ...says(tensioner('heldBack', 'tensioner-b'), loop('chain-b', 'off')),
-  ...mayForget(camshaft('cam-b', 'out')),
+  ...mayForget(camshaft('cam-b', 'out'), item('heldTaut', 'in')),
   turn(360),
   turn(360),
   turn(290),
@@ -374,6 +374,8 @@ function freedBy(sheet: BuildSheet, reason: GuardReason): NewEntry[] {
       return [tensioner('released', targetId)]
     case 'camshaftHeld':
       return [camshaft(targetId, 'driven')]
+    case 'loopHangs':
+      return [item('heldTaut', 'in')]
     case 'loopOff':
     case 'loopOffAwayFromPose':
     case 'couplingApart':

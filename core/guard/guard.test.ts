@@ -94,7 +94,7 @@ describe('verdicts', () => {
     expect(guardAfter(offAtPose, free('no')).verdict).toBe('turn')
   })
   test('an engine that arrives with its chain off is unknown until it stands at the pose', () => {
-    const job = { ...firstJob, arrival: 'chainOff' as const }
+    const job = { ...firstJob, arrival: 'everyLoopOff' as const }
     expect(guardAfter(madeSafe, oneChainSheet(), job).verdict).toBe('unknown')
     expect(guardAfter([...madeSafe, atPose], oneChainSheet(), job).verdict).toBe('trim')
   })

@@ -12,6 +12,8 @@ export type GuardReasonCode =
   | 'capsLoose'
   | 'itemIn'
   | 'itemSaidTwoWays'
+  | 'linersNotClamped'
+  | 'loopHangs'
   | 'loopOff'
   | 'loopOffAwayFromPose'
   | 'loopOffPlaceUnknown'

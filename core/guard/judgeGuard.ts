@@ -3,6 +3,7 @@ import type { BuildSheet } from '../model/buildSheet'
 import { cautionsFor } from '../runSheet/cautions'
 import { camshaftVerdict, driveReasons } from './drive'
 import { severity, worst, type Guard, type GuardReason } from './guard'
+import { headReasons } from './heads'
 import { registerReasons } from './register'
 import { tensionerReasons } from './tensioners'
 
@@ -19,6 +20,7 @@ export function judgeGuard(
     ...lostReasons(stand),
     ...rivalReasons(stand),
     ...registerReasons(sheet, stand),
+    ...headReasons(sheet, stand),
     ...driveReasons(sheet, stand, hiddenMarks({ kept: state.kept ?? {} })),
     ...tensionerReasons(sheet, stand),
     ...crankReasons(stand),

@@ -420,9 +420,15 @@ describe('relief and camshafts', () => {
     shaftId,
     is,
   })
+  const open = (
+    kind: 'headOff' | 'linersClamped' | 'heldTaut' | 'loopAway',
+    of?: Extract<NewEntry, { kind: 'item' }>['of'],
+    change: 'in' | 'out' = 'in',
+  ): NewEntry => ({ kind: 'item', itemId: kind, item: kind, where: '', change, ...(of ? { of } : {}) })
+  const held = open('heldTaut')
   test('a camshaft out, or held with every valve seen shut, meets nothing; free again, or let go, it does', () => {
     const both = (...newEntries: NewEntry[]) =>
-      guardAfter([...offB, camshaft('cam-c', 'out'), ...newEntries], sheet).verdict
+      guardAfter([...offB, camshaft('cam-c', 'out'), held, ...newEntries], sheet).verdict
     expect(both()).toBe('doNotTurn')
     expect(both(camshaft('cam-b', 'out'))).toBe('turn')
     expect(both(camshaft('cam-b', 'held'))).toBe('doNotTurn')
@@ -433,6 +439,37 @@ describe('relief and camshafts', () => {
     expect(
       both(camshaft('cam-b', 'held'), camshaft('cam-b', 'seenShut'), { kind: 'camSet', shaftId: 'cam-b', offDeg: 3 }),
     ).toBe('doNotTurn')
+  })
+  const camshaftsOut = ['cam-b', 'cam-c'].map((id) => camshaft(id, 'out'))
+  test('a chain that hangs where its camshaft is out is held or taken away before the crank turns', () => {
+    const after = (...newEntries: NewEntry[]) => guardAfter([...offB, ...camshaftsOut, ...newEntries], sheet)
+    expect(codes(after())).toContain('loopHangs')
+    expect(after().verdict).toBe('doNotTurn')
+    expect(after(held).verdict).toBe('turn')
+    expect(after(open('loopAway', { what: 'loop', id: 'chain-b' })).verdict).toBe('turn')
+    expect(after(open('loopAway', { what: 'loop', id: 'chain-a' })).verdict).toBe('doNotTurn')
+    expect(after(held, open('heldTaut', undefined, 'out')).verdict).toBe('doNotTurn')
+  })
+  test('with every head off no valve meets its piston, but for one that no spring shuts; a stop in a cylinder still holds', () => {
+    const heads = [...offB, held, open('headOff', { what: 'all' })]
+    const of = (valvesShutBy: 'desmodromic' | 'opposedPistons') => guardAfter(heads, { ...sheet, valvesShutBy }).verdict
+    expect(guardAfter(heads, sheet).verdict).toBe('turn')
+    expect([of('desmodromic'), of('opposedPistons')]).toEqual(['doNotTurn', 'doNotTurn'])
+    expect(guardAfter([...heads, item('lock')], sheet).verdict).toBe('doNotTurn')
+    expect(guardAfter([...heads, open('headOff', { what: 'all' }, 'out')], sheet).verdict).not.toBe('turn')
+    // It ends with the first camshaft that goes in.
+    const one = [...offB, held, ...camshaftsOut, camshaft('cam-b', 'free')]
+    expect(guardAfter(one, sheet).verdict).toBe('doNotTurn')
+  })
+  test('wet liners are clamped before the crank turns with their head off', () => {
+    const wet = { ...sheet, wetLiners: true }
+    const heads = [...offB, held, open('headOff', { what: 'all' })]
+    expect(codes(guardAfter(heads, wet))).toContain('linersNotClamped')
+    expect(guardAfter(heads, wet).verdict).toBe('doNotTurn')
+    expect(guardAfter([...heads, open('linersClamped', { what: 'all' })], wet).verdict).toBe('turn')
+    expect(guardAfter([...heads, open('linersClamped', { what: 'bank', id: 'nowhere' })], wet).verdict).toBe(
+      'doNotTurn',
+    )
   })
   test('held and driven: the crank does not move', () =>
     expect(codes(guardAfter([...ready, camshaft('cam-a', 'held')], sheet))).toEqual(['camshaftHeld']))

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import type { BuildSheet, NewEntry } from '../model'
-import { makeRunSheet, stepsOf } from '../runSheet'
+import { makeRunSheet } from '../runSheet'
 import { PART_IDS as ids } from '../starters'
 import { chain, counted, madeSafe, oneChainSheet, stateAfter } from '../testing/oneChain'
 import { ownPlaceSheet } from '../testing/walkSheets'
@@ -50,7 +50,7 @@ test('seen at its mark by sharp marks, the crank at its own, a chain is proved; 
 })
 
 test('one bank after the other, where the second has a place of its own', () => {
-  const worked = stepsOf(makeRunSheet(ownPlaceSheet()))
+  const worked = makeRunSheet(ownPlaceSheet())
     .filter(({ kind }) => kind === 'poseChainOff' || kind === 'chainOnCount' || kind === 'tensioner')
     .map(({ kind, targetIds }) => `${kind} ${targetIds[0]}`)
   expect(worked).toEqual([

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { judgeGuard } from '../guard'
 import type { NewEntry } from '../model'
-import { makeRunSheet, statusOf, stepsOf } from '../runSheet'
+import { makeRunSheet, statusOf } from '../runSheet'
 import { firstJob, oneChainSheet, entriesOf } from '../testing/oneChain'
 import { sheetWithDrive } from '../testing/sheetWithDrive'
 import { everyKind } from '../testing/everyKind'
@@ -45,7 +45,7 @@ describe.each([
         const { verdict, reasons } = judgeGuard(sheet, state)
         expect(['turn', 'trim', 'doNotTurn', 'unknown']).toContain(verdict)
         expect(verdict === 'turn' ? reasons.every((one) => one.verdict === 'turn') : reasons.length).toBeTruthy()
-        for (const step of stepsOf(makeRunSheet(sheet)))
+        for (const step of makeRunSheet(sheet))
           expect(['none', 'part', 'read', 'proved']).toContain(statusOf({ step, sheet, job: firstJob, state }).evidence)
         expect(noNumber([state.timing, state.crank, state.zero, state.loops, state.couplings, state.seats])).toBe(false)
       }),

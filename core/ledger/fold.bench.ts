@@ -1,7 +1,7 @@
 import { bench, describe } from 'vitest'
 import { judgeGuard } from '../guard'
 import type { Entry, NewEntry } from '../model'
-import { makeRunSheet, statusOf, stepsOf } from '../runSheet'
+import { makeRunSheet, statusOf } from '../runSheet'
 import { firstJob, oneChainSheet, counted, entriesOf, stops } from '../testing/oneChain'
 import { everyKind } from '../testing/everyKind'
 import { foldEngine, foldOn, stateOfJob, type EngineFold } from '.'
@@ -29,7 +29,7 @@ function folded(entries: readonly Entry[]): EngineFold {
 function asked(fold: EngineFold): void {
   const state = stateOfJob(fold, firstJob.id)
   judgeGuard(sheet, state)
-  for (const step of stepsOf(makeRunSheet(sheet))) statusOf({ step, sheet, job: firstJob, state })
+  for (const step of makeRunSheet(sheet)) statusOf({ step, sheet, job: firstJob, state })
 }
 
 const kinds: readonly (readonly [string, readonly NewEntry[]])[] = [

@@ -31,6 +31,11 @@ export const registerItems: { readonly [K in ItemKind]: RegisterItemRecord } = {
   tabsNotBent: { turning: 'turn', reason: 'itemIn' },
   valvesRelieved: { turning: 'turn', reason: 'itemIn', relieves: true },
   heldTaut: { turning: 'turn', reason: 'itemIn' },
+  headOff: { turning: 'turn', reason: 'itemIn', relieves: true },
+  linersClamped: { turning: 'turn', reason: 'itemIn' },
+  loopAway: { turning: 'turn', reason: 'itemIn' },
+  underPressure: { turning: 'doNotTurn', reason: 'itemIn', stopsCamshafts: true },
+  tackle: { turning: 'doNotTurn', reason: 'itemIn', stopsCamshafts: true },
   gearPin: { turning: 'trim', reason: 'itemIn' },
   other: { turning: 'trim', reason: 'itemIn' },
 }

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import * as field from './fields'
+import { schoolsSchema } from './schools'
 import { handSchema, idSchema, nameSchema, sideSchema, timeSchema, trusted, trustedMm } from './primitives'
 import { camSchema, shimsSchema } from './sheet/cams'
 import { bankSchema, cylinderSchema } from './sheet/cylinders'
@@ -24,6 +25,15 @@ export const buildSheetSchema = z.strictObject({
   interference: trusted(z.enum(['yes', 'no', 'unknown'])).describe(
     'Whether valves and pistons, or valves and valves, can meet; unknown counts as yes',
   ),
+  valvesShutBy: field
+    .oneOf(
+      'What shuts its valves, missing = springs; of the others no valve is free because a head or camshaft is off',
+      ['springs', 'desmodromic', 'opposedPistons'],
+    )
+    .optional(),
+  wetLiners: field
+    .yesNo('Its liners stand loose in the block: with a head off they are clamped before it is turned')
+    .optional(),
   fuel: field.oneOf('What it burns', ['petrol', 'paraffin', 'diesel', 'gas']),
   starting: field.oneOf('What starts it', ['battery', 'hand', 'air']),
   reversing: field.oneOf('Whether it may be turned against its running direction', ['never', 'fewDegrees', 'free']),
@@ -79,6 +89,10 @@ export const buildSheetSchema = z.strictObject({
     .optional()
     .describe('Advance as a cam card has it, degrees; + = early'),
   school: field.oneOf('Whose limits a late cam is judged by', ['roadDiesel', 'marine']).optional(),
+  schools: schoolsSchema
+    .omit({ reversing: true })
+    .optional()
+    .describe('How it is done on this engine, where good mechanics differ; missing = nobody chose'),
   shims: shimsSchema.optional().describe('Where lash is set by shims: the steps they come in'),
   marks: z.array(markSchema).max(120).describe('Marks on parts of the drive'),
   witnesses: z.array(witnessSchema).max(120).describe('What a job reads the camshafts by'),

@@ -1,7 +1,9 @@
 import * as z from 'zod'
 import * as field from './fields'
-import { nameSchema, timeSchema } from './primitives'
+import { idSchema, nameSchema, timeSchema } from './primitives'
+import { ARRIVALS } from './arrivals'
 import { PURPOSES } from './purposes'
+import { schoolsSchema, templateSchema } from './schools'
 
 const deletedAt = timeSchema.describe('When, ISO 8601, UTC')
 const restoredAt = timeSchema.describe('When it was brought back: from then on it is not deleted').optional()
@@ -14,6 +16,7 @@ export const engineSchema = z.strictObject({
   at: timeSchema.describe('When it was put in, ISO 8601, UTC'),
   tags: z.array(nameSchema).max(20).describe('Words it is found by').optional(),
   archived: field.yesNo('Put away: it stands on no stand any more, and is kept').optional(),
+  templates: z.array(templateSchema).max(40).optional().describe('Run sheets kept on it'),
   removed: z
     .strictObject({ at: deletedAt, restoredAt })
     .optional()
@@ -27,13 +30,25 @@ export const jobSchema = z.strictObject({
   number: field.whole('Its number on that engine; two copies that went on apart may give one twice', 1, 100_000),
   at: timeSchema.describe('When it was begun, ISO 8601, UTC'),
   sheetId: field.id('The build sheet it started from; a line may take it to a newer one'),
-  arrival: field.oneOf('Whether it came in with its chain or belt on', ['chainOn', 'chainOff']),
+  arrival: field.oneOf(
+    'How it came in; the parts that were off or out are lines of its ledger, and this alone frees nothing',
+    ARRIVALS,
+  ),
+  without: z
+    .array(idSchema)
+    .max(60)
+    .optional()
+    .describe(
+      'What it came in without: chains and belts that were off, camshafts that were out, banks whose head was off',
+    ),
   reason: field.words('Why it is here'),
   purpose: field.oneOf('What it is here for; missing = the whole of it', PURPOSES).optional(),
+  schools: schoolsSchema.optional().describe('How it is done in this job, where it is not as on the build sheet'),
+  asKept: templateSchema.optional().describe('The run sheet it goes by, as it was kept then'),
   meter: z
     .strictObject({
       value: field.between('So many', 0, 10_000_000),
-      unit: field.oneOf('of these', ['hours', 'miles', 'km']),
+      unit: field.oneOf('of these', ['hours', 'miles', 'km', 'races']),
     })
     .optional()
     .describe('What the engine had run by then'),

@@ -2,6 +2,7 @@ import { timingPlaces } from '../drive'
 import type { BuildSheet } from '../model/buildSheet'
 import type { Purpose } from '../model/purposes'
 import { purposes } from './purposes'
+import { schoolsOf, type Schools } from './schools'
 import { stepKinds, type CrankPlace, type StepKind, type StepKindRecord } from './steps'
 
 /** A step is data: what kind of work, on what. Screens and status are looked up by kind. */
@@ -17,19 +18,35 @@ export interface StepGroup {
   readonly steps: readonly Step[]
 }
 
-/** The steps of a job in groups, from the build sheet and what the job is here for: one per loop, camshaft and tensioner where the work is per part, in an order
- *  in which each has what it needs. */
-export function makeRunSheet(sheet: BuildSheet, purpose: Purpose = 'whole'): StepGroup[] {
-  const { wants } = purposes[purpose]
-  const kinds = inOrder(
-    (Object.keys(stepKinds) as StepKind[]).filter((kind) => wants.includes(kind)),
-    (kind) => stepKinds[kind],
-  )
+/** What a run sheet is made by, beside the build sheet. */
+export interface Asked {
+  readonly purpose?: Purpose | undefined
+  readonly schools: Schools
+  /** A run sheet as it was kept: its kinds of step, in its order as far as their needs allow. */
+  readonly kinds?: readonly StepKind[] | undefined
+}
+
+/** The steps of a job, from the build sheet, what the job is here for and how it is done here: one per loop, camshaft and tensioner where the work is per part,
+ *  in an order in which each has what it needs. */
+export function makeRunSheet(
+  sheet: BuildSheet,
+  { purpose = 'whole', schools, kinds: kept }: Asked = { schools: schoolsOf(sheet, {}) },
+): Step[] {
+  const wants = kept ?? purposes[purpose].wants(sheet, schools)
+  const listed = kept ?? (Object.keys(stepKinds) as StepKind[]).filter((kind) => wants.includes(kind))
+  const kinds = inOrder([...new Set(listed)], (kind) => stepKinds[kind])
+  return [
+    ...placeAfterPlace(
+      sheet,
+      kinds.flatMap((kind) => stepsOfKind(sheet, kind)),
+    ),
+  ]
+}
+
+/** The same steps, by where the crank has to stand for them. */
+export function inGroups(sheet: BuildSheet, steps: readonly Step[]): StepGroup[] {
   const groups: { crankAt: CrankPlace | undefined; steps: Step[] }[] = []
-  for (const step of placeAfterPlace(
-    sheet,
-    kinds.flatMap((kind) => stepsOfKind(sheet, kind)),
-  )) {
+  for (const step of steps) {
     const at = recordOf(step.kind).crankAt?.(sheet, step.targetIds)
     const last = groups.at(-1)
     if (last && last.crankAt?.deg === at?.deg && last.crankAt?.at === at?.at) last.steps.push(step)
@@ -37,6 +54,16 @@ export function makeRunSheet(sheet: BuildSheet, purpose: Purpose = 'whole'): Ste
   }
   return groups
 }
+
+/** The kinds of step that a mechanic may add on an engine: those that it has something for. */
+export const catalogueOf = (sheet: BuildSheet): readonly StepKind[] =>
+  (Object.keys(stepKinds) as StepKind[]).filter(
+    (kind) => kind !== 'makeSafe' && kind !== 'card' && recordOf(kind).targets(sheet).length > 0,
+  )
+
+/** What the steps of a kind are done on. */
+export const targetsOf = (sheet: BuildSheet, kind: StepKind): readonly (readonly string[])[] =>
+  recordOf(kind).targets(sheet)
 
 const recordOf = (kind: StepKind): StepKindRecord => stepKinds[kind]
 
@@ -58,14 +85,12 @@ function placeAfterPlace(sheet: BuildSheet, steps: readonly Step[]): readonly St
   return [...before, ...places.flatMap((deg) => worked.filter((step) => placeOf(step) === deg)), ...after]
 }
 
-export const stepsOf = (groups: readonly StepGroup[]): Step[] => groups.flatMap(({ steps }) => steps)
-
 /** An id is at most so long: a step on many parts, or on one with a long id, is called by its number. */
 const MOST_ID = 64
-const LISTS_ITS_VALVES: readonly StepKind[] = ['lashFound', 'lashLeft']
+const LISTS_ITS_PARTS: readonly StepKind[] = ['lashFound', 'lashLeft', 'lookOver', 'wear', 'pressures']
 
 function idOf(kind: StepKind, targetIds: readonly string[], n: number): string {
-  const id = LISTS_ITS_VALVES.includes(kind) ? kind : [kind, ...targetIds].join('-')
+  const id = LISTS_ITS_PARTS.includes(kind) ? kind : [kind, ...targetIds].join('-')
   return id.length <= MOST_ID ? id : `${kind}-${n + 1}`
 }
 

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { sheetWithDrive } from '../testing/sheetWithDrive'
 import { oneChainSheet } from '../testing/oneChain'
-import { inOrder, makeRunSheet, stepKinds, stepsOf, type StepKind, type StepKindRecord } from '.'
+import { inGroups, inOrder, makeRunSheet, stepKinds, type StepKind, type StepKindRecord } from '.'
 
 const kinds = Object.keys(stepKinds) as StepKind[]
 const recordOf = (kind: StepKind): StepKindRecord => stepKinds[kind]
@@ -36,7 +36,7 @@ describe('the order of a run sheet', () => {
 
 describe('groups', () => {
   test('what is done at the timing position is one group', () => {
-    const groups = makeRunSheet(oneChainSheet())
+    const groups = inGroups(oneChainSheet(), makeRunSheet(oneChainSheet()))
     expect(groups.map(({ crankAt, steps }) => [crankAt?.at, steps.map(({ kind }) => kind)])).toEqual([
       [undefined, ['makeSafe', 'lashFound', 'trueTdc']],
       ['tdc', ['whichTdc']],
@@ -50,7 +50,7 @@ describe('groups', () => {
     const many = sheetWithDrive('splinedBanks', { 'crank-sprocket': 20, 'half-sprocket': 40 })
     const named = { ...many, loops: many.loops.map((loop, i) => ({ ...loop, id: `${'l'.repeat(62)}${i}` })) }
     for (const sheet of [many, named, oneChainSheet()]) {
-      const ids = stepsOf(makeRunSheet(sheet)).map(({ id }) => id)
+      const ids = makeRunSheet(sheet).map(({ id }) => id)
       expect(new Set(ids).size).toBe(ids.length)
       for (const id of ids) expect(id).toMatch(/^[A-Za-z0-9_-]{1,64}$/)
     }

@@ -1,44 +1,84 @@
 import type { BuildSheet } from '../model/buildSheet'
 import { PURPOSES, type Purpose } from '../model/purposes'
+import type { Schools } from './schools'
 import { stepKinds, type StepKind } from './steps'
 
 /** What a purpose wants of the whole work. */
 export interface PurposeRecord {
   /** The kinds of step that it wants; the others are no part of the job. */
-  readonly wants: readonly StepKind[]
+  readonly wants: (sheet: BuildSheet, schools: Schools) => readonly StepKind[]
   /** What it is about: an engine that has no such step has no such purpose. */
   readonly about: StepKind
 }
 
-/** Every purpose. Making safe and the card belong to each; two turns to each that lays, tightens or judges a drive. */
+/** True TDC and which one, unless it is worked by the marks alone. */
+const zero = ({ tdcBy }: Schools): StepKind[] => (tdcBy === 'marks' ? [] : ['trueTdc', 'whichTdc'])
+
+const LAID_ANEW: StepKind[] = ['poseChainOff', 'setCam', 'chainOnCount', 'tensioner', 'twoTurns']
+/** What belongs to a job with its own purpose alone. */
+const OWN: readonly StepKind[] = ['symptoms', 'lookOver', 'paint', 'recouple', 'pressures', 'wear']
+
+/** Every purpose. Making safe and the card belong to each; turns that prove to each that lays, tightens or judges a drive. */
 export const purposes: Readonly<Record<Purpose, PurposeRecord>> = {
-  whole: { about: 'makeSafe', wants: Object.keys(stepKinds) as StepKind[] },
-  // Is it worth it: what can be read without taking anything off.
-  lookOnly: { about: 'asFound', wants: ['makeSafe', 'lashFound', 'asFound', 'card'] },
+  // Is it worth it: what can be read without taking anything off, pressures last.
+  lookOnly: {
+    about: 'asFound',
+    wants: (_sheet, schools) => [
+      'makeSafe',
+      'lookOver',
+      'lashFound',
+      ...zero(schools),
+      'asFound',
+      'wear',
+      'pressures',
+      'card',
+    ],
+  },
   // A new chain or belt by paint and counts: no proved TDC is wanted.
   timingKept: {
     about: 'chainOnCount',
-    wants: ['makeSafe', 'asFound', 'poseChainOff', 'chainOnCount', 'tensioner', 'twoTurns', 'card'],
+    wants: () => ['makeSafe', 'paint', 'poseChainOff', 'chainOnCount', 'tensioner', 'twoTurns', 'card'],
   },
   // After a strip, with nothing left to read as found.
   fromNothing: {
     about: 'trueTdc',
-    wants: [
+    wants: (_sheet, { lashSet }) => [
       'makeSafe',
       'trueTdc',
       'whichTdc',
-      'poseChainOff',
-      'setCam',
-      'chainOnCount',
-      'tensioner',
-      'twoTurns',
-      'lashLeft',
+      ...LAID_ANEW,
+      ...(lashSet === 'before' ? (['lashFound'] as const) : (['lashLeft'] as const)),
       'card',
     ],
   },
-  tensionOnly: { about: 'tensioner', wants: ['makeSafe', 'tensioner', 'twoTurns', 'card'] },
-  clearances: { about: 'lashFound', wants: ['makeSafe', 'lashFound', 'lashLeft', 'card'] },
-  proveWork: { about: 'asFound', wants: ['makeSafe', 'trueTdc', 'whichTdc', 'asFound', 'twoTurns', 'card'] },
+  tensionOnly: { about: 'tensioner', wants: () => ['makeSafe', 'tensioner', 'twoTurns', 'card'] },
+  // Where lash is set by shims the camshafts come out for it.
+  clearances: {
+    about: 'lashFound',
+    wants: ({ shims }) => ['makeSafe', 'lashFound', ...(shims ? LAID_ANEW : []), 'lashLeft', 'card'],
+  },
+  recouple: {
+    about: 'recouple',
+    wants: () => ['makeSafe', 'trueTdc', 'whichTdc', 'asFound', 'recouple', 'twoTurns', 'card'],
+  },
+  findFault: {
+    about: 'symptoms',
+    wants: () => ['makeSafe', 'symptoms', 'lashFound', 'asFound', 'pressures', 'card'],
+  },
+  proveWork: {
+    about: 'twoTurns',
+    wants: (_sheet, schools) => ['makeSafe', ...zero(schools), 'twoTurns', 'card'],
+  },
+  whole: {
+    about: 'makeSafe',
+    wants: (_sheet, { lashSet }) =>
+      (Object.keys(stepKinds) as StepKind[]).filter(
+        (kind) =>
+          !OWN.includes(kind) &&
+          !(kind === 'lashFound' && lashSet === 'after') &&
+          !(kind === 'lashLeft' && lashSet === 'before'),
+      ),
+  },
 }
 
 /** What a job can be here for on an engine: the purposes whose own step it has. */

@@ -29,7 +29,7 @@ import {
 } from '.'
 
 const sheet = oneChainSheet()
-const steps = stepsOf(makeRunSheet(sheet))
+const steps = makeRunSheet(sheet)
 function status(kind: StepKind, newEntries: readonly NewEntry[], job = firstJob) {
   const step = steps.find((one) => one.kind === kind)
   if (!step) throw new Error(kind)
@@ -54,7 +54,7 @@ test('the whole job in its order', () => {
 })
 test('an engine without a tensioner has no such step', () => {
   const plain = beginSheet({ id: 's', engineId: 'e', at: sheet.at, cylinders: 4, guide: true, tensioner: false })
-  expect(stepsOf(makeRunSheet(plain)).some(({ kind }) => kind === 'tensioner')).toBe(false)
+  expect(makeRunSheet(plain).some(({ kind }) => kind === 'tensioner')).toBe(false)
 })
 test('cautions fit the engine', () => {
   const ids = (fuel: 'petrol' | 'diesel', starting: 'battery' | 'air') =>
@@ -67,7 +67,7 @@ test('cautions fit the engine', () => {
 
 describe('a drive of gears alone', () => {
   const gears = sheetWithDrive('gearsOnly', { pinion: 20, 'idle-gear': 33, 'cam-gear': 40 })
-  const proof = stepsOf(makeRunSheet(gears)).find(({ kind }) => kind === 'twoTurns')
+  const proof = makeRunSheet(gears).find(({ kind }) => kind === 'twoTurns')
   const left: NewEntry = {
     kind: 'lobeClock',
     camId: gears.cams[0]?.id ?? '',
@@ -101,7 +101,7 @@ describe('a drive of gears alone', () => {
       tensioner: false,
       drive: 'none',
     })
-    expect(stepsOf(makeRunSheet(bare)).map(({ kind }) => kind)).not.toContain('twoTurns')
+    expect(makeRunSheet(bare).map(({ kind }) => kind)).not.toContain('twoTurns')
   })
 })
 
@@ -129,7 +129,7 @@ describe('how far a step is', () => {
   ])('%s', (kind, newEntries, evidence) => expect(status(kind, newEntries).evidence).toBe(evidence))
 
   test('arrived with its chain off: what cannot be read says so', () => {
-    const job = { ...firstJob, arrival: 'chainOff' as const }
+    const job = { ...firstJob, arrival: 'everyLoopOff' as const }
     expect(status('asFound', [], job)).toMatchObject({ outcome: 'cannot', hindrance: 'chainAlreadyOff' })
     expect(status('poseChainOff', [atPose], job).evidence).toBe('proved')
   })

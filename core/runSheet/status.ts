@@ -1,7 +1,9 @@
 import type { JobState } from '../ledger'
 import type { BuildSheet } from '../model/buildSheet'
 import type { Job } from '../model/engine'
+import { cameIn } from './came'
 import type { Step } from './makeRunSheet'
+import { schoolsOf } from './schools'
 import { stepKinds, type Evidence, type Hindrance, type StepKindRecord } from './steps'
 
 export interface StepStatus {
@@ -12,7 +14,7 @@ export interface StepStatus {
   readonly reason: string
 }
 
-/** How a step stands. A step that cannot be done on an engine that arrived with its chain off says so and is passed over. */
+/** How a step stands. A step that cannot be done on an engine as it came in says so and is passed over; what was read in it all the same counts. */
 export function statusOf({
   step: { id, kind, targetIds },
   sheet,
@@ -25,10 +27,10 @@ export function statusOf({
   state: JobState
 }): StepStatus {
   const record: StepKindRecord = stepKinds[kind]
-  const hindrance = record.hindrance?.(job)
+  const evidence = record.evidence({ sheet, state, schools: schoolsOf(sheet, job), targetIds })
+  const hindrance = evidence === 'none' ? record.hindrance?.(cameIn(sheet, job), sheet, targetIds) : undefined
   if (hindrance) return { evidence: 'none', outcome: 'cannot', hindrance, reason: '' }
   const marked = state.steps[id]
-  const evidence = record.evidence({ sheet, state, targetIds })
   const passed = kind === 'card' && state.closed ? 'done' : (marked?.outcome ?? 'open')
   return { evidence, outcome: passed, reason: marked?.reason ?? '' }
 }

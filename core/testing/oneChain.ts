@@ -36,7 +36,7 @@ export const firstJob: Job = {
   number: 1,
   at: AT,
   sheetId: 'sheet',
-  arrival: 'chainOn',
+  arrival: 'whole',
   reason: '',
 }
 

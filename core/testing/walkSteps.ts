@@ -68,6 +68,21 @@ function relief({ pick, shaftId }: Moment, change: 'in' | 'out'): NewEntry {
   return { kind: 'item', item: 'valvesRelieved', where: '', change, ...whose }
 }
 
+/** A head off or on, its liners clamped or not, a chain held or taken away. */
+function opened({ sheet, pick, loop }: Moment, change: 'in' | 'out'): NewEntry {
+  const whose = pick([{ what: 'all' as const }, { what: 'bank' as const, id: sheet.banks[0]?.id ?? '' }])
+  const what = pick([
+    { itemId: `head-${whose.what}`, item: 'headOff', of: whose },
+    { itemId: `head-${whose.what}`, item: 'headOff', of: whose },
+    { itemId: 'head-words', item: 'headOff' },
+    { itemId: 'liners', item: 'linersClamped', of: whose },
+    { itemId: 'held', item: 'heldTaut' },
+    { itemId: `away-${loop.id}`, item: 'loopAway', of: { what: 'loop', id: loop.id } },
+    { itemId: 'tackle', item: pick(['tackle', 'underPressure']) },
+  ] as const)
+  return { kind: 'item', where: '', change, ...what }
+}
+
 /** What is done to a chain and its tensioner. */
 const loopSteps = ({ sheet, pick, loop, driven, tensioners }: Moment): Step[] => [
   () => [{ kind: 'loop', loopId: loop.id, change: 'off' }],
@@ -177,6 +192,9 @@ function itemSteps(moment: Moment): Step[] {
     () => [item('stop', 'out'), item('rag', 'out'), item('lock', 'out'), item('capsLoose', 'out')],
     () => [relief(moment, 'in')],
     () => [relief(moment, 'out')],
+    () => [opened(moment, 'in')],
+    () => [opened(moment, pick(['in', 'out']))],
+    () => [{ kind: 'item', itemId: 'tackle', item: 'tackle', where: '', change: 'out' }],
   ]
 }
 

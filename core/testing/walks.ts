@@ -62,6 +62,8 @@ function firstSheet({ random, pick }: Draws): BuildSheet {
     ...first,
     interference: { value: interference, typed: interference, trust: 'manual' },
     ...(random() < 0.6 ? { marks: first.marks.map((mark) => ({ ...mark, exact: { how: 'exact' as const } })) } : {}),
+    ...(random() < 0.3 ? { wetLiners: true } : {}),
+    ...(random() < 0.1 ? { valvesShutBy: pick(['desmodromic', 'opposedPistons'] as const) } : {}),
     ...(random() < 0.2 ? { safeOutDeg: known(pick([5, 12, 30])) } : {}),
   }
 }
@@ -97,7 +99,7 @@ function begin(device: Device, draws: Draws) {
 
 function newJob(device: Device, draws: Draws) {
   const number = device.jobs.reduce((most, job) => Math.max(most, job.number), 0) + 1
-  const arrival = draws.random() < 0.15 ? ('chainOff' as const) : ('chainOn' as const)
+  const arrival = draws.random() < 0.15 ? ('everyLoopOff' as const) : ('whole' as const)
   const sheetId = (device.sheets.at(-1) as BuildSheet).id
   const at = new Date(Date.parse(AT) + draws.serial * 1000).toISOString()
   device.jobs.push({

@@ -2,6 +2,8 @@ import type { BuildSheet, Relief } from '../../model'
 import type { Happening } from './history'
 import type { CamshaftQuestions, Link, World } from './world'
 
+const bySprings = ({ valvesShutBy }: BuildSheet) => valvesShutBy === undefined || valvesShutBy === 'springs'
+
 /** Camshafts, and whose valves are relieved. */
 export function camshaftQuestions(w: World): CamshaftQuestions {
   const { all, ask } = w
@@ -36,12 +38,18 @@ export function camshaftQuestions(w: World): CamshaftQuestions {
   const relieved = (shaft: string, n: number, on: BuildSheet): boolean => {
     const { is, shut } = camshaftAt(shaft, n)
     const works = on.cams.filter((cam) => cam.shaftId === shaft)
-    if (is === 'out') return true
+    if (is === 'out' && bySprings(on)) return true
     if (is === 'held' && shut && new Set(works.map(({ cylinderId }) => cylinderId)).size === 1) return true
     const reliefs = w
       .itemsIn(n)
       .flatMap(({ item: { item, of, where } }): Relief[] =>
-        item !== 'valvesRelieved' ? [] : of ? [of] : where.trim() === '' ? [{ what: 'all' }] : [],
+        item !== 'valvesRelieved' && (item !== 'headOff' || !bySprings(on))
+          ? []
+          : of
+            ? [of]
+            : where.trim() === ''
+              ? [{ what: 'all' }]
+              : [],
       )
     if (reliefs.some((one) => one.what === 'all' || (one.what === 'camshaft' && one.id === shaft))) return true
     return (

@@ -95,7 +95,7 @@ export function crankQuestions(w: World): CrankQuestions {
               : 0
         if (before.against || off > most)
           return { ...before, poseSeen: undefined, ownSeen: undefined, against: { entry: one, ...claim } }
-        return stood(before, on, claim, n, jobOf(one)?.job.arrival === 'chainOff')
+        return stood(before, on, claim, n, jobOf(one)?.job.arrival === 'everyLoopOff')
       }
       if (one.kind === 'settled' && one.part.about === 'crank' && before.against?.entry.id === one.part.id)
         return stood({ ...before, against: undefined }, on, before.against, n, false)

@@ -106,7 +106,10 @@ const linkIs =
       const was = w.linkIs(link, n - 1)
       const one = w.all[n - 1] as Happening
       if (one.kind === 'begins')
-        return one.job.arrival === 'chainOff' && link.kind === 'loop' && w.isOnSheet(link, one.sheet) && was === 'on'
+        return one.job.arrival === 'everyLoopOff' &&
+          link.kind === 'loop' &&
+          w.isOnSheet(link, one.sheet) &&
+          was === 'on'
           ? 'off'
           : was
       const settled = w.settles(link, n - 1)

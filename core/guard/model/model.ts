@@ -3,6 +3,7 @@ import type { BuildSheet, Entry } from '../../model'
 import { camshaftQuestions } from './camshafts'
 import { crankQuestions } from './crank'
 import { driveQuestions } from './drive'
+import { openAbove } from './heads'
 import type { Engine } from './history'
 import { NOT, NOT_KNOWN, SAFE, smallest, type Known } from './known'
 import { linkQuestions } from './links'
@@ -59,7 +60,7 @@ export function whatIsKnown(engine: Engine, jobId: string): Knowledge {
     if (w.itemDisputed(itemId, all.length)) things.set(`said two ways: ${itemId}`, NOT_KNOWN)
   }
   const worked = sheetsWorkedOn(w)
-  for (const [name, known] of driveKnown(w, worked)) things.set(name, known)
+  for (const [name, known] of [...driveKnown(w, worked), ...openAbove(w)]) things.set(name, known)
   const tensioners = [
     ...sheet.members.filter(({ kind }) => kind === 'tensioner').map(({ id }) => id),
     ...all.flatMap((one) => (one.kind === 'tensioner' ? [one.memberId] : [])),
@@ -87,12 +88,17 @@ function itemKnown(w: World, { item, since }: ItemIn): Known {
     case 'lock':
     case 'lockingPin':
     case 'capsLoose':
+    case 'underPressure':
+    case 'tackle':
       return NOT
     case 'stop':
     case 'dialRod':
     case 'probe':
       return { is: 'within', forwardDeg: Infinity, backDeg: Infinity }
     case 'valvesRelieved':
+    case 'headOff':
+    case 'linersClamped':
+    case 'loopAway':
     case 'heldTaut':
     case 'tabsNotBent':
       return SAFE
@@ -104,7 +110,7 @@ function itemKnown(w: World, { item, since }: ItemIn): Known {
 /** Build sheets on which something of the drive was said. */
 function sheetsWorkedOn(w: World): BuildSheet[] {
   const ids = w.all.flatMap((one, i) => {
-    if (one.kind === 'begins') return one.job.arrival === 'chainOff' ? [one.job.sheetId] : []
+    if (one.kind === 'begins') return one.job.arrival === 'everyLoopOff' ? [one.job.sheetId] : []
     const ofTensioner =
       one.kind === 'tensioner' ||
       (one.kind === 'settled' && one.part.about === 'tensioner' && !w.tensionerDisputed(one.part.id, i + 1))

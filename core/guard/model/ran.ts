@@ -67,7 +67,7 @@ export function ranQuestions(w: World): RanQuestions {
   const ranSo = (shaft: string, n: number): boolean => {
     for (let i = n - 1; i >= 0; i--) {
       const one = all[i] as Happening
-      if (one.kind === 'begins' && one.job.arrival === 'chainOff') return false
+      if (one.kind === 'begins' && one.job.arrival === 'everyLoopOff') return false
       if (one.kind === 'ranUntilNow') return ranHolds(i) || (one.says === 'yes' && ranSo(shaft, i))
       if (one.kind !== 'begins' && touchesDrive(one, i) && !leaves(shaft, one, i)) return false
     }

@@ -21,7 +21,7 @@ const readsAt =
       if (n === 0) return []
       const one = w.all[n - 1] as Happening
       const were = w.readsAt(n - 1)
-      if (one.kind === 'begins') return one.job.arrival === 'chainOff' ? [] : were
+      if (one.kind === 'begins') return one.job.arrival === 'everyLoopOff' ? [] : were
       if (one.kind === 'ranUntilNow' && w.ranHolds(n - 1)) return []
       const on = w.sheetAt(n)
       const touchedNow = w
@@ -112,7 +112,7 @@ const countsAt =
       const were = countsAt(w)(link, n - 1)
       if (one.kind === 'begins')
         return link.kind === 'loop' &&
-          one.job.arrival === 'chainOff' &&
+          one.job.arrival === 'everyLoopOff' &&
           w.isOnSheet(link, one.sheet) &&
           w.linkIs(link, n - 1) === 'on'
           ? []

@@ -37,7 +37,7 @@ function lastSaid(
   w.all.forEach((one, i) => {
     const released = isReleased(is)
     const onSheet = w.sheetAt(i + 1).members.some((member) => member.id === id)
-    if (one.kind === 'begins' && one.job.arrival === 'chainOff' && released && onSheet) [is, letGo] = ['out', i]
+    if (one.kind === 'begins' && one.job.arrival === 'everyLoopOff' && released && onSheet) [is, letGo] = ['out', i]
     if (released && letsGo(w, id, one, i)) [is, letGo] = ['notSaid', i]
     if (one.kind === 'tensioner' && one.memberId === id) {
       if (released) letGo = i

@@ -38,7 +38,7 @@ const undoneAt =
       const ended: Undone = { at: 'ended', total: undefined }
       if (one.kind === 'begins') {
         if (
-          one.job.arrival === 'chainOff' &&
+          one.job.arrival === 'everyLoopOff' &&
           link.kind === 'loop' &&
           w.isOnSheet(link, one.sheet) &&
           w.linkIs(link, n - 1) === 'on'

@@ -40,6 +40,11 @@ import { turned, turnedShape } from './turned'
 import { walk, walkShape } from './walk'
 import { wheelKnocked, wheelKnockedShape } from './wheelKnocked'
 import { witness, witnessShape } from './witness'
+import { causeSettled, causeSettledShape } from './causeSettled'
+import { finding, findingShape } from './finding'
+import { plan, planShape } from './plan'
+import { pressure, pressureShape } from './pressure'
+import { symptom, symptomShape } from './symptom'
 import { onlyOfJob, withTheZeros, type LedgerKind, type Nothing } from './kind'
 
 export { nothing, type LedgerKind, type Nothing } from './kind'
@@ -81,6 +86,11 @@ export const ledgerShapes = [
   noteShape,
   pictureShape,
   sheetShape,
+  causeSettledShape,
+  findingShape,
+  planShape,
+  pressureShape,
+  symptomShape,
   closeShape,
 ] as const
 
@@ -139,6 +149,11 @@ export const ledgerKinds: { readonly [K in EntryKind]: LedgerKind<K> } = {
   note,
   picture,
   sheet,
+  causeSettled,
+  finding,
+  plan,
+  pressure,
+  symptom,
   close,
 }
 

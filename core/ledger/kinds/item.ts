@@ -18,15 +18,20 @@ export const itemKind = field.oneOf('What was put in, on or left undone', [
   'valvesRelieved',
   'heldTaut',
   'gearPin',
+  'headOff',
+  'linersClamped',
+  'loopAway',
+  'underPressure',
+  'tackle',
   'other',
 ])
 
-/** Whose valves are relieved: rockers off or slack, so that nothing opens them. */
+/** What an item speaks of: whose valves are relieved, whose head is off or liners clamped, which chain is held or taken away. */
 export const relief = field.eitherBy('what', [
   field.group({ what: field.exactly('all') }),
   field.group({
-    what: field.oneOf('What the id names', ['valve', 'cylinder', 'bank', 'camshaft']),
-    id: field.id('The valve, cylinder, bank or camshaft'),
+    what: field.oneOf('What the id names', ['valve', 'cylinder', 'bank', 'camshaft', 'loop']),
+    id: field.id('The valve, cylinder, bank, camshaft, chain or belt'),
   }),
 ])
 
@@ -38,7 +43,11 @@ export const itemShape = entryShape(
     item: itemKind,
     where: field.words('Where it is'),
     change: field.oneOf('Put in, or taken out', ['in', 'out']),
-    of: relief.optional().describe('Whose valves, where the item is valves relieved; words say nothing of that'),
+    of: relief
+      .optional()
+      .describe(
+        'Whose valves, where they are relieved; whose head, where it is off, or whose liners; which chain or belt; words say nothing of that',
+      ),
   },
 )
 
@@ -59,5 +68,7 @@ export const item: LedgerKind<'item'> = {
       change: 'in',
       of: { what: 'cylinder', id: 'cyl-1' },
     },
+    { kind: 'item', itemId: 'head', item: 'headOff', where: '', change: 'in', of: { what: 'bank', id: 'bank' } },
+    { kind: 'item', itemId: 'liners', item: 'linersClamped', where: '', change: 'in', of: { what: 'all' } },
   ],
 }

@@ -18,7 +18,7 @@ export const standsShape = entryShape('stands', 'The crank seen at a place', {
 
 export const stands: LedgerKind<'stands'> = {
   inJob: byTheStand,
-  onEngine: (soFar, entry, job) => takeStands(soFar, entry, job.arrival === 'chainOff'),
+  onEngine: (soFar, entry, job) => takeStands(soFar, entry, job.arrival === 'everyLoopOff'),
   leansOnWheel: ({ wheelDeg }) => wheelDeg !== undefined,
   samples: [
     { kind: 'stands', place: 'tdc', cylinderId: 'cyl-1' },

@@ -130,7 +130,7 @@ function beginJob(soFar: StandSoFar, job: Job, sheet: BuildSheet): void {
   soFar.ranAsked = undefined
   soFar.touchedInJob = false
   soFar.turnedTightDeg = 0
-  if (job.arrival === 'chainOff') arriveOff(soFar, job)
+  if (job.arrival === 'everyLoopOff') arriveOff(soFar, job)
 }
 
 /** A part that was said to be gone is as good as it came where every camshaft is proved without it. */

@@ -8,14 +8,21 @@ import type { Stand } from './stand'
 
 type Relieving = Pick<Stand, 'register' | 'camshafts'>
 
-/** Whether no valve that a camshaft works can come down: it is out, or it is held and was seen with all of them shut, or every one of them is
- *  relieved. An item of old that says "every valve relieved" and nothing more is taken at its word; one with words beside it frees nothing. */
+/** Whether no valve that a camshaft works can come down: it is out or its head off (where springs shut them), or it is held and was seen with all of them
+ *  shut, or every one of them is relieved. An item of old that says "every valve relieved" and nothing more is taken at its word; one with words beside it frees nothing. */
 export function isRelieved(sheet: BuildSheet, stand: Relieving, shaftId: string): boolean {
   const is = stand.camshafts.get(shaftId)
-  if (is?.is === 'out') return true
+  const springs = (sheet.valvesShutBy ?? 'springs') === 'springs'
+  if (is?.is === 'out' && springs) return true
   if (is?.is === 'held' && is.seenShut && canAllBeShut(sheet, shaftId)) return true
   const reliefs = stand.register.flatMap(({ item, of, where }) =>
-    !registerItems[item].relieves ? [] : of ? [of] : where.trim() === '' ? [{ what: 'all' as const }] : [],
+    !registerItems[item].relieves || (item === 'headOff' && !springs)
+      ? []
+      : of
+        ? [of]
+        : where.trim() === ''
+          ? [{ what: 'all' as const }]
+          : [],
   )
   const whole = reliefs.some((relief) => relief.what === 'all' || (relief.what === 'camshaft' && relief.id === shaftId))
   if (whole) return true
@@ -33,6 +40,15 @@ export function isRelieved(sheet: BuildSheet, stand: Relieving, shaftId: string)
     )
   )
 }
+
+/** Whether a camshaft is not there: out, or gone with its head. */
+export const isAway = (sheet: BuildSheet, { register, camshafts }: Relieving, shaftId: string): boolean =>
+  camshafts.get(shaftId)?.is === 'out' ||
+  isRelieved(
+    { ...sheet, valvesShutBy: 'springs' },
+    { register: register.filter(({ item }) => item === 'headOff'), camshafts: new Map() },
+    shaftId,
+  )
 
 /** Whether a camshaft has a place where all of its valves are shut. With every event known that is computed; else it is taken only of one that works a
  *  single cylinder, or both of a twin that fires half a turn apart. Source: handbook 17: with usual events such a twin has 63° of it. */

@@ -2,6 +2,7 @@ import { placeOfShaft, readDrive } from '../../drive'
 import type { StepKindRecord } from './step'
 import { atPlace, camshaftsOf, each } from './targets'
 import { timed } from './timed'
+import { undrivenSays } from './hindrances'
 
 export const asFound: StepKindRecord = {
   targets: (sheet) => each(camshaftsOf(sheet)),
@@ -20,5 +21,5 @@ export const asFound: StepKindRecord = {
     return onWay.length > 0 ? onWay : sheet.loops.slice(0, 1)
   },
   evidence: (looked) => timed('found')(looked, looked.targetIds),
-  hindrance: ({ arrival }) => (arrival === 'chainOff' ? 'chainAlreadyOff' : undefined),
+  hindrance: undrivenSays,
 }

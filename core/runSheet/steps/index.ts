@@ -1,3 +1,4 @@
+import type { StepKind } from '../../model/stepKinds'
 import { asFound } from './asFound'
 import { card } from './card'
 import { chainOnCount } from './chainOnCount'
@@ -5,29 +6,40 @@ import { lashFound, lashLeft } from './lash'
 import { makeSafe } from './makeSafe'
 import { poseChainOff } from './poseChainOff'
 import { setCam } from './setCam'
+import { lookOver } from './lookOver'
+import { paint } from './paint'
+import { pressures } from './pressures'
+import { recouple } from './recouple'
 import type { StepKindRecord } from './step'
+import { symptoms } from './symptoms'
+import { wear } from './wear'
 import { tensioner } from './tensioner'
 import { trueTdc } from './trueTdc'
 import { twoTurns } from './twoTurns'
 import { whichTdc } from './whichTdc'
 
 export type { CrankPlace, Evidence, Given, Hindrance, StepKindRecord } from './step'
-export { PROOF_TURN_DEG } from './twoTurns'
 
 /** Every kind of step. Of those that may come at one point of a run sheet the one that stands first here goes first. */
 export const stepKinds = {
   makeSafe,
+  symptoms,
+  lookOver,
   lashFound,
   trueTdc,
   whichTdc,
   asFound,
+  wear,
+  paint,
   poseChainOff,
+  recouple,
   setCam,
   chainOnCount,
   tensioner,
   twoTurns,
   lashLeft,
+  pressures,
   card,
-} satisfies Record<string, StepKindRecord>
+} satisfies Record<StepKind, StepKindRecord>
 
-export type StepKind = keyof typeof stepKinds
+export type { StepKind }

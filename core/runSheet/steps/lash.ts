@@ -1,4 +1,5 @@
 import { lastIn } from '../../ledger'
+import { noValveSays } from './hindrances'
 import type { StepKindRecord } from './step'
 
 const lash = (phase: 'found' | 'left'): Pick<StepKindRecord, 'targets' | 'phase' | 'evidence'> => ({
@@ -10,5 +11,10 @@ const lash = (phase: 'found' | 'left'): Pick<StepKindRecord, 'targets' | 'phase'
   },
 })
 
-export const lashFound: StepKindRecord = { ...lash('found'), needs: ['madeSafe'], gives: ['lashFound'] }
+export const lashFound: StepKindRecord = {
+  ...lash('found'),
+  needs: ['madeSafe', 'lookedOver'],
+  gives: ['lashFound'],
+  hindrance: noValveSays,
+}
 export const lashLeft: StepKindRecord = { ...lash('left'), needs: ['timingLeft', 'tight'], gives: ['lashLeft'] }

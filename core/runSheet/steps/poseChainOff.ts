@@ -4,7 +4,7 @@ import { atPlace, each } from './targets'
 
 export const poseChainOff: StepKindRecord = {
   targets: ({ loops }) => each(loops),
-  needs: ['lashFound', 'zero', 'half', 'timingFound'],
+  needs: ['lashFound', 'zero', 'half', 'timingFound', 'worn', 'painted'],
   gives: ['loopOff'],
   workedAt: (sheet, [loopId = '']) => placeOfLink(sheet, loopId),
   crankAt: (sheet, [loopId = '']) => atPlace(sheet, placeOfLink(sheet, loopId)),

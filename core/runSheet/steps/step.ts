@@ -1,11 +1,12 @@
 import type { JobState } from '../../ledger'
 import type { BuildSheet, Loop } from '../../model/buildSheet'
-import type { Job } from '../../model/engine'
 import type { Phase } from '../../model/entry'
+import type { Came } from '../came'
+import type { Schools } from '../schools'
 
 /** What the ledger holds for a step: nothing, not enough to go on, read once, proved. */
 export type Evidence = 'none' | 'part' | 'read' | 'proved'
-export type Hindrance = 'chainAlreadyOff'
+export type Hindrance = 'chainAlreadyOff' | 'camshaftOut' | 'headOff' | 'nothingDriven'
 
 /** What one step leaves for another. */
 export type Given =
@@ -14,12 +15,17 @@ export type Given =
   | 'zero'
   | 'half'
   | 'timingFound'
+  | 'lookedOver'
+  | 'asked'
+  | 'painted'
+  | 'worn'
   | 'loopOff'
   | 'camSet'
   | 'loopOn'
   | 'tight'
   | 'timingLeft'
   | 'lashLeft'
+  | 'pressed'
 
 /** Where the crank has to stand for a step. Crank degrees on the cycle. */
 export interface CrankPlace {
@@ -30,6 +36,7 @@ export interface CrankPlace {
 export interface Looked {
   readonly sheet: BuildSheet
   readonly state: JobState
+  readonly schools: Schools
   readonly targetIds: readonly string[]
 }
 
@@ -50,6 +57,6 @@ export interface StepKindRecord {
   /** The chains and belts that are counted in it. */
   readonly loops?: (sheet: BuildSheet, targetIds: readonly string[]) => readonly Loop[]
   readonly evidence: (looked: Looked) => Evidence
-  /** Why it cannot be done in a job. */
-  readonly hindrance?: (job: Job) => Hindrance | undefined
+  /** Why it cannot be done on an engine as it came in. */
+  readonly hindrance?: (came: Came, sheet: BuildSheet, targetIds: readonly string[]) => Hindrance | undefined
 }

@@ -3,10 +3,7 @@ import type { StepKindRecord } from './step'
 import { camshaftsOf } from './targets'
 import { timed } from './timed'
 
-/** Two full turns in the running direction, with everything tight (handbook 13). */
-export const PROOF_TURN_DEG = 720
-
-/** One proof for the whole drive: two turns, then everything is read. */
+/** One proof for the whole drive: full turns in the running direction with everything tight, as many as the job wants, then everything is read. */
 export const twoTurns: StepKindRecord = {
   targets: (sheet) => (sheet.loops.length + camshaftsOf(sheet).length > 0 ? [sheet.loops.map(({ id }) => id)] : []),
   needs: ['camSet', 'loopOn', 'tight'],
@@ -16,7 +13,7 @@ export const twoTurns: StepKindRecord = {
   evidence: (looked) => {
     const turned = turnedTightDeg(looked.state, looked.targetIds)
     const read = timed('left')(looked)
-    if (turned < PROOF_TURN_DEG) return turned > 0 || read !== 'none' ? 'part' : 'none'
+    if (turned < looked.schools.turns * 360) return turned > 0 || read !== 'none' ? 'part' : 'none'
     return read === 'none' ? 'part' : read
   },
 }

@@ -1,3 +1,4 @@
+import { noneDrivenSays } from './hindrances'
 import type { StepKindRecord } from './step'
 
 export const whichTdc: StepKindRecord = {
@@ -10,5 +11,5 @@ export const whichTdc: StepKindRecord = {
     if (half.known === 'unknown') return crank.sinceReferenceDeg === 0 && crank.totalDeg === 0 ? 'none' : 'part'
     return half.known === 'conflict' || crank.deg === undefined ? 'part' : half.known
   },
-  hindrance: ({ arrival }) => (arrival === 'chainOff' ? 'chainAlreadyOff' : undefined),
+  hindrance: noneDrivenSays,
 }

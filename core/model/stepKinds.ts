@@ -1,0 +1,22 @@
+/** Every kind of step a run sheet can have. */
+export const STEP_KINDS = [
+  'makeSafe',
+  'symptoms',
+  'lookOver',
+  'lashFound',
+  'trueTdc',
+  'whichTdc',
+  'asFound',
+  'wear',
+  'paint',
+  'poseChainOff',
+  'recouple',
+  'setCam',
+  'chainOnCount',
+  'tensioner',
+  'twoTurns',
+  'lashLeft',
+  'pressures',
+  'card',
+] as const
+export type StepKind = (typeof STEP_KINDS)[number]
