@@ -9,7 +9,7 @@ export interface DemoJob {
   readonly engineId: string
   readonly number: number
   readonly at: string
-  readonly arrival: 'whole' | 'chainOff'
+  readonly arrival: 'whole'
   readonly reason: string
   readonly says: (engine: DemoEngine) => NewEntry[]
 }

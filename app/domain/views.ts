@@ -1,6 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit'
 import { judgeGuard, type Guard, type GuardReason } from '@link-count/core/guard'
 import {
+  allOf,
   compareJobs,
   foldEngine,
   foldOn,
@@ -14,10 +15,13 @@ import {
 import { readMarks, type MarkReading } from '@link-count/core/marks'
 import { isRemoved, type BuildSheet, type Engine, type Entry, type NewEntry, type Job } from '@link-count/core/model'
 import {
+  applyPlan,
+  inGroups,
   makeRunSheet,
+  schoolsOf,
   statusOf,
   stepInHand,
-  stepsOf,
+  type Schools,
   type Step,
   type StepGroup,
   type StepStatus,
@@ -45,6 +49,10 @@ export interface JobView {
   /** The same steps, by where the crank has to stand for them. */
   readonly groups: readonly StepGroup[]
   readonly inHand: Step | undefined
+  /** How it is done in this job, where good mechanics differ. */
+  readonly schools: Schools
+  /** Steps that somebody left out of it, and why. */
+  readonly leftOut: readonly { readonly step: Step; readonly reason: string }[]
   readonly guard: Guard
 }
 
@@ -126,8 +134,7 @@ function makeJobView({
   const state = stateOfJob(fold, job.id)
   const sheet = sheets.find(({ id }) => id === state.sheetId)
   if (!newest || !sheet) throw new Error('its build sheet is not in this workshop')
-  const groups = makeRunSheet(sheet, job.purpose)
-  const run = stepsOf(groups)
+  const { schools, steps: run, leftOut } = runSheetOf(sheet, job, state)
   const steps = run.map((step) => ({ step, status: statusOf({ step, sheet, job, state }) }))
   const status = (step: Step) => steps.find((one) => one.step === step)?.status as StepStatus
   return {
@@ -140,10 +147,19 @@ function makeJobView({
     entries: entries.filter(({ jobId }) => jobId === job.id),
     state,
     steps,
-    groups,
+    groups: inGroups(sheet, run),
+    schools,
+    leftOut,
     inHand: stepInHand(run, status),
     guard: judgeGuard(sheet, state),
   }
+}
+
+/** The run sheet of a job: by its purpose or as it was kept, by how it is done here, and as somebody changed it. */
+export function runSheetOf(sheet: BuildSheet, job: Job, state: JobState) {
+  const schools = schoolsOf(sheet, job)
+  const made = makeRunSheet(sheet, { purpose: job.purpose, schools, kinds: job.asKept?.kinds })
+  return { schools, ...applyPlan(made, allOf(state, 'plan')) }
 }
 
 /** The latest job of an engine as it stands, or why it cannot be shown; nothing, of an engine without one. */
@@ -248,7 +264,10 @@ export interface Inheritance {
   readonly label: string
   /** What holds the engine or is told of it, making safe left out. */
   readonly reasons: readonly GuardReason[]
-  readonly undone: 'nothing' | 'something' | 'everyLoop'
+  /** Chains and belts that are off, camshafts that are out, banks whose head is off. */
+  readonly without: ReadonlySet<string>
+  /** Of these nobody knows whether they are on. */
+  readonly notKnown: ReadonlySet<string>
 }
 
 export const selectInherited = createSelector(
@@ -259,14 +278,17 @@ export const selectInherited = createSelector(
   (read, jobs): Inheritance | undefined => {
     const view = read(jobs.find((job) => !isRemoved(job)))
     if (!isView(view)) return undefined
-    const { loops, couplings } = view.state.stand
-    const off = view.sheet.loops.filter(({ id }) => loops.get(id)?.is !== 'on')
-    const apart = [...couplings.values()].some(({ is }) => is !== 'on')
-    const allOff = view.sheet.loops.length > 0 && view.sheet.loops.every(({ id }) => loops.get(id)?.is === 'off')
+    const { loops, camshafts, register } = view.state.stand
+    const heads = register.flatMap(({ item, of }) =>
+      item !== 'headOff' ? [] : of?.what === 'bank' ? [of.id] : view.sheet.banks.map(({ id }) => id),
+    )
+    const idsOf = (stands: ReadonlyMap<string, { readonly is: string }>, was: string) =>
+      [...stands].flatMap(([id, { is }]) => (is === was ? [id] : []))
     return {
       label: view.label,
       reasons: view.guard.reasons.filter(({ code }) => code !== 'makeSafeNotDone' && code !== 'jobClosed'),
-      undone: allOff ? 'everyLoop' : off.length > 0 || apart ? 'something' : 'nothing',
+      without: new Set([...idsOf(loops, 'off'), ...idsOf(camshafts, 'out'), ...heads]),
+      notKnown: new Set([...idsOf(loops, 'unknown'), ...idsOf(camshafts, 'unknown')]),
     }
   },
 )

@@ -61,19 +61,36 @@ export const changeJob = (jobId: string, change: (job: Job) => Job, takes: reado
     return { batch: { put: { jobs: [row] }, ...taken(state, takes) }, give: row }
   })
 
-export const openJob = (job: Omit<Job, 'id' | 'at' | 'number'>, takes: readonly DraftRow[] = []) =>
-  commit((state, { newId, now }) => {
+/** Opens a job, with the first lines of its ledger: what was off or out when it came in. */
+export const openJob = (
+  job: Omit<Job, 'id' | 'at' | 'number'>,
+  takes: readonly DraftRow[] = [],
+  came: readonly NewEntry[] = [],
+) =>
+  commit((state, env) => {
+    const { newId, now } = env
     if (!engineSelectors.selectById(state.engines, job.engineId)) throw new WriteError('gone', 'The engine is gone')
     const before = jobSelectors.selectAll(state.jobs).filter(({ engineId }) => engineId === job.engineId)
     const number = before.reduce((most, one) => Math.max(most, one.number), 0) + 1
     const row = jobSchema.parse({ ...job, id: newId(), at: now(), number })
-    return { batch: { put: { jobs: [row] }, ...taken(state, takes) }, give: row }
+    const entries = came.length > 0 ? linesFor(state, env, row, came) : []
+    return { batch: { put: { jobs: [row], entries }, ...taken(state, takes) }, give: row }
   })
 
 /** The lines that are to be said in a job's ledger, in order, as they are then stored. */
 function linesOf(state: RootState, { newId, now }: Outside, jobId: string, newEntries: readonly NewEntry[]): Entry[] {
   const job = jobSelectors.selectById(state.jobs, jobId)
   if (!job) throw new WriteError('gone', `There is no job ${jobId}`)
+  return linesFor(state, { newId, now }, job, newEntries)
+}
+
+function linesFor(
+  state: RootState,
+  { newId, now }: Pick<Outside, 'newId' | 'now'>,
+  job: Job,
+  newEntries: readonly NewEntry[],
+): Entry[] {
+  const jobId = job.id
   const onEngine = entriesOf(state, job.engineId)
   const sheetId = selectJobView(state, jobId)?.sheet.id ?? sheetIdNow(job, onEngine)
   const device = deviceOf(state)

@@ -29,6 +29,8 @@ const reasons: {
   capsLoose: { verdict: 'doNotTurn', item: { ...item, item: 'capsLoose', where: '' } },
   itemIn: { verdict: 'trim', room: { forwardDeg: 4, backDeg: 4 }, item },
   itemSaidTwoWays: { verdict: 'unknown', item },
+  linersNotClamped: { verdict: 'doNotTurn', targetId: 'bank' },
+  loopHangs: { verdict: 'doNotTurn', targetId: ids.chain },
   loopOff: { verdict: 'trim', room: { forwardDeg: 3, backDeg: 5 }, targetId: ids.chain },
   loopOffAwayFromPose: { verdict: 'doNotTurn', targetId: ids.chain },
   loopOffPlaceUnknown: { verdict: 'unknown', targetId: ids.chain },

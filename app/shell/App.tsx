@@ -31,6 +31,7 @@ import { WorkshopGate } from './WorkshopGate'
 const Notices = lazy(() => import('./Notices'))
 const WorkshopPage = lazy(() => import('../features/workshop/WorkshopPage'))
 const EnginePage = lazy(() => import('../features/engine/EnginePage'))
+const NewJobPage = lazy(() => import('../features/newJob/NewJobPage'))
 const JobPage = lazy(() => import('../features/job/JobPage'))
 const PaperPage = lazy(() => import('../features/paper/PaperPage'))
 const CardPage = lazy(() => import('../features/card/CardPage'))
@@ -45,6 +46,7 @@ export const App = () => (
             <Route path="/:workshop" element={<WorkshopGate />}>
               <Route index element={<WorkshopPage />} />
               <Route path="engine/:engineId" element={<EnginePage />} />
+              <Route path="engine/:engineId/job" element={<NewJobPage />} />
               <Route path="engine/:engineId/paper" element={<PaperPage />} />
               <Route path="job/:jobId" element={<JobPage />} />
               <Route path="job/:jobId/card" element={<CardPage />} />

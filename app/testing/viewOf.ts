@@ -1,9 +1,9 @@
 import { judgeGuard } from '@link-count/core/guard'
 import { foldJob } from '@link-count/core/ledger'
 import type { BuildSheet, Engine, NewEntry, Job } from '@link-count/core/model'
-import { makeRunSheet, statusOf, stepInHand, stepsOf, type Step } from '@link-count/core/runSheet'
+import { inGroups, statusOf, stepInHand, type Step } from '@link-count/core/runSheet'
 import { firstJob, oneChainSheet, entriesOf } from '@link-count/core/testing/oneChain'
-import type { JobView } from '../domain/views'
+import { runSheetOf, type JobView } from '../domain/views'
 
 /** A job as the screens see it, from what was written in it. */
 export function viewOf(
@@ -13,8 +13,7 @@ export function viewOf(
 ): JobView {
   const entries = entriesOf(newEntries)
   const state = foldJob({ job, sheets: [sheet], entries })
-  const groups = makeRunSheet(sheet)
-  const run = stepsOf(groups)
+  const { schools, steps: run, leftOut } = runSheetOf(sheet, job, state)
   const status = (step: Step) => statusOf({ step, sheet, job, state })
   return {
     engine: { id: job.engineId, name: 'Bench engine' } as Engine,
@@ -26,7 +25,9 @@ export function viewOf(
     entries,
     state,
     steps: run.map((step) => ({ step, status: status(step) })),
-    groups,
+    groups: inGroups(sheet, run),
+    schools,
+    leftOut,
     inHand: stepInHand(run, status),
     guard: judgeGuard(sheet, state),
   }

@@ -1,6 +1,8 @@
 export * from './diagnose'
 export type { CauseCode, LobeRead, Measured, PerPart, Readings, ShaftRead } from './readings'
 export * from './readingsOfJob'
+export * from './pressures'
 export * from './schools'
+export * from './symptoms'
 export { CAUSES } from './readings'
 export { effectsOn } from './effects'

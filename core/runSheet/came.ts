@@ -23,10 +23,6 @@ export function cameIn(sheet: BuildSheet, { arrival, without = [] }: Pick<Job, '
     headOff,
     undriven: (shaftId) =>
       camshaftOut(shaftId) ||
-      (readDrive(sheet).holdsBy(shaftId) ?? sheet.loops).some(({ id }) => loopOff(id)) ||
-      cylindersOf(sheet, shaftId).some(({ bankId }) => headOff(bankId)),
+      (readDrive(sheet).holdsBy(shaftId) ?? sheet.loops).some(({ id }) => loopOff(id)),
   }
 }
-
-const cylindersOf = ({ cams, cylinders }: BuildSheet, shaftId: string) =>
-  cylinders.filter(({ id }) => cams.some((cam) => cam.shaftId === shaftId && cam.cylinderId === id))

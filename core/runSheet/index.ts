@@ -1,6 +1,7 @@
 export * from './cautions'
 export * from './makeRunSheet'
 export { purposes, purposesOf, type PurposeRecord } from './purposes'
+export * from './arrive'
 export * from './came'
 export * from './plan'
 export * from './schools'

@@ -55,6 +55,10 @@ export function inGroups(sheet: BuildSheet, steps: readonly Step[]): StepGroup[]
   return groups
 }
 
+/** Every step that a run sheet of an engine can have of itself. */
+export const everyStepOf = (sheet: BuildSheet): readonly Step[] =>
+  (Object.keys(stepKinds) as StepKind[]).flatMap((kind) => stepsOfKind(sheet, kind))
+
 /** The kinds of step that a mechanic may add on an engine: those that it has something for. */
 export const catalogueOf = (sheet: BuildSheet): readonly StepKind[] =>
   (Object.keys(stepKinds) as StepKind[]).filter(

@@ -23,7 +23,6 @@ import {
   nextEvent,
   statusOf,
   stepInHand,
-  stepsOf,
   strokesOf,
   type StepKind,
 } from '.'

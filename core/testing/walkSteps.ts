@@ -77,10 +77,11 @@ function opened({ sheet, pick, loop }: Moment, change: 'in' | 'out'): NewEntry {
     { itemId: 'head-words', item: 'headOff' },
     { itemId: 'liners', item: 'linersClamped', of: whose },
     { itemId: 'held', item: 'heldTaut' },
-    { itemId: `away-${loop.id}`, item: 'loopAway', of: { what: 'loop', id: loop.id } },
-    { itemId: 'tackle', item: pick(['tackle', 'underPressure']) },
+    { itemId: `away-${loop.id}`, item: 'loopAway', of: { what: 'loop' as const, id: loop.id } },
+    { itemId: 'tackle', item: 'tackle' },
+    { itemId: 'pressure', item: 'underPressure' },
   ] as const)
-  return { kind: 'item', where: '', change, ...what }
+  return { kind: 'item', where: '', change, ...what } as NewEntry
 }
 
 /** What is done to a chain and its tensioner. */
@@ -194,7 +195,10 @@ function itemSteps(moment: Moment): Step[] {
     () => [relief(moment, 'out')],
     () => [opened(moment, 'in')],
     () => [opened(moment, pick(['in', 'out']))],
-    () => [{ kind: 'item', itemId: 'tackle', item: 'tackle', where: '', change: 'out' }],
+    () => [
+      { kind: 'item', itemId: 'tackle', item: 'tackle', where: '', change: 'out' },
+      { kind: 'item', itemId: 'pressure', item: 'underPressure', where: '', change: 'out' },
+    ],
   ]
 }
 

@@ -1,13 +1,14 @@
 import { lastIn, readLoop, turnedTightDeg } from '@link-count/core/ledger'
 import type { Loop } from '@link-count/core/model'
-import { PROOF_TURN_DEG } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import type { JobView } from '../../domain/views'
 import { inSentence, lacksWords } from '../wording'
 
 /** What the card has to say is not proved, in plain words; empty when all is. */
-export function unprovedOf({ state, sheet, steps }: Pick<JobView, 'state' | 'sheet' | 'steps'>): string[] {
+export function unprovedOf({ state, sheet, steps, schools }: Pick<JobView, 'state' | 'sheet' | 'steps' | 'schools'>): string[] {
   const words: string[] = []
+  const proofDeg = schools.turns * 360
+  const times = `${schools.turns === 2 ? 'two' : schools.turns} full turns`
   if (state.zeros.life === 'inDoubt') words.push('The zero is in doubt: the wheel was disturbed and not read again')
   else if (!state.zero)
     words.push(
@@ -32,15 +33,15 @@ export function unprovedOf({ state, sheet, steps }: Pick<JobView, 'state' | 'she
   }
   for (const loop of sheet.loops) {
     words.push(...countedOut(loop, { state, sheet }))
-    if (turnedTightDeg(state, [loop.id]) < PROOF_TURN_DEG)
-      words.push(`${loop.name}: not turned two full turns with everything tight`)
+    if (turnedTightDeg(state, [loop.id]) < proofDeg)
+      words.push(`${loop.name}: not turned ${times} with everything tight`)
   }
   if (
     sheet.loops.length === 0 &&
     steps.some(({ step }) => step.kind === 'twoTurns') &&
-    turnedTightDeg(state, []) < PROOF_TURN_DEG
+    turnedTightDeg(state, []) < proofDeg
   )
-    words.push('Not turned two full turns with everything tight')
+    words.push(`Not turned ${times} with everything tight`)
   for (const member of partsOf(sheet).tensioners) {
     if (state.tensioners[member.id] === 'asArrived') continue
     if (state.tensioners[member.id] !== 'proven') words.push(`${member.name}: not felt to push after release`)

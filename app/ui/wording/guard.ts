@@ -114,6 +114,14 @@ const reasons: { readonly [K in GuardReasonCode]: (said: Said) => ReasonWords } 
     why: `${item ? itemWords[item.item].name : 'Something'}: in and out, by two devices`,
     free: looked,
   }),
+  linersNotClamped: ({ targetId, sheet }) => ({
+    why: `Head off and wet liners not clamped${sheet.banks.length > 1 ? `, ${lower(sheet.banks.find(({ id }) => id === targetId)?.name ?? '')}` : ''}`,
+    free: 'Clamp the liners before the crank turns, and say so',
+  }),
+  loopHangs: ({ chain, noun }) => ({
+    why: `${upper(chain)} hangs free and jams at the crank`,
+    free: `Hold the ${noun} taut, or take it right off`,
+  }),
   loopOff: ({ chain, noun, sheet }) => ({
     why: `${collide(sheet)}, ${chain} off at the timing position`,
     free: `${upper(noun)} on and counted, or every valve relieved`,

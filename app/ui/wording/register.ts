@@ -37,11 +37,21 @@ export const itemWords: { readonly [K in ItemKind]: ItemWords } = {
     takeOut: 'Gear pin is out',
     free: 'Take the gear pin out once it is in mesh',
   },
+  headOff: { name: 'Cylinder head', in: 'off', takeOut: 'Head is back on', free: 'Put the head back' },
+  linersClamped: { name: 'Liners', in: 'clamped', takeOut: 'Clamps are off', free: 'Take the clamps off' },
+  loopAway: { name: 'Chain or belt', in: 'taken right off', takeOut: 'It is on', free: 'Put it on' },
+  underPressure: {
+    name: 'Coupling',
+    in: 'under oil pressure',
+    takeOut: 'Pressure is off',
+    free: 'Let the pressure off, and wait as the maker says',
+  },
+  tackle: { name: 'Tackle', in: 'hooked to the camshaft', takeOut: 'Tackle is off', free: 'Unhook the tackle' },
   other: { name: 'Something', in: 'in', takeOut: 'It is out', free: 'Take it out' },
 }
 
-/** Whose valves: every one, or those of a cylinder, a bank, a camshaft, or one alone. */
-export function reliefWords(of: Relief, { cams, cylinders, banks, shafts }: BuildSheet): string {
+/** Whose: every valve, or those of a cylinder, a bank, a camshaft, or one alone; or which chain or belt. */
+export function reliefWords(of: Relief, { cams, cylinders, banks, shafts, loops }: BuildSheet): string {
   if (of.what === 'all') return 'every valve'
   const name = (list: readonly { readonly id: string; readonly name: string }[]) =>
     list.find(({ id }) => id === of.id)?.name ?? 'not on this sheet'
@@ -54,6 +64,8 @@ export function reliefWords(of: Relief, { cams, cylinders, banks, shafts }: Buil
       return inSentence(name(banks))
     case 'camshaft':
       return inSentence(name(shafts))
+    case 'loop':
+      return inSentence(name(loops))
   }
 }
 
@@ -63,7 +75,9 @@ export function itemSentence(
   sheet: BuildSheet,
 ): string {
   const plain = `${itemWords[item].name} ${itemWords[item].in}`
-  if (!registerItems[item].relieves) return `${plain}${where ? `: ${where}` : ''}`
+  // Of a head that is off the words only say where.
+  if (item === 'headOff' || !registerItems[item].relieves)
+    return `${plain}${of && of.what !== 'all' ? `: ${reliefWords(of, sheet)}` : where ? `: ${where}` : ''}`
   if (of) return `${plain}: ${reliefWords(of, sheet)}`
   return where.trim() === '' ? `${plain}: every valve` : `${plain}: ${where} (say whose: words free nothing)`
 }

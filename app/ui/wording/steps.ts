@@ -2,6 +2,7 @@ import type { BuildSheet } from '@link-count/core/model'
 import type { CautionId, Hindrance, Step, StepKind } from '@link-count/core/runSheet'
 import { placeOfLink } from '@link-count/core/drive'
 import { partsOf } from '@link-count/core/sheet'
+import { couplingName } from './coupling'
 import { inSentence } from './inSentence'
 import { nounsOf, nounsOfAll, type LoopNouns } from './loops'
 import { upperFirst } from './upperFirst'
@@ -16,8 +17,14 @@ const titles: { readonly [K in StepKind]: string | ((noun: LoopNouns) => string)
   setCam: 'Set the cam',
   chainOnCount: ({ loop }) => `${upperFirst(loop)} on: count`,
   tensioner: 'Release tensioner',
-  twoTurns: 'Two turns, read again',
+  twoTurns: 'Turn by hand, read again',
   lashLeft: 'Lash as left',
+  symptoms: 'What it does, and why',
+  lookOver: 'Look it over',
+  wear: 'Wear',
+  paint: ({ loop }) => `Paint and count the ${loop}`,
+  recouple: 'Re-set on the coupling',
+  pressures: 'Pressures',
   card: 'Card',
 }
 
@@ -35,20 +42,35 @@ export function stepTitle({ kind, targetIds }: Pick<Step, 'kind' | 'targetIds'>,
   const several: Partial<Record<StepKind, readonly { id: string; name: string }[]>> = {
     asFound: sheet.shafts.filter((shaft) => shaft.kind === 'cam'),
     setCam: sheet.shafts.filter((shaft) => shaft.kind === 'cam'),
+    paint: sheet.loops,
+    recouple: [
+      ...sheet.couplings.map((one) => ({ id: one.id, name: couplingName(one, sheet) })),
+      ...sheet.adjusters.map(({ id, memberId }) => ({ id, name: partsOf(sheet).member(memberId)?.name ?? id })),
+    ],
     poseChainOff: sheet.loops,
     chainOnCount: sheet.loops,
     tensioner: partsOf(sheet).tensioners,
   }
   const own = kind === 'poseChainOff' && placeOfLink(sheet, target ?? '') !== sheet.referencePose.crankDeg.value
-  const like = several[kind] ?? []
+  const like = (several[kind] ?? []).filter(({ id }) => kind !== 'recouple' || isRecoupled(sheet, id))
   const name = like.length > 1 && like.find(({ id }) => id === target)?.name
   const plain = own ? title.replace('the timing position', 'its own place') : title
   return name ? `${plain}: ${inSentence(name)}` : plain
 }
 
+const isRecoupled = (sheet: BuildSheet, id: string) =>
+  sheet.couplings.some((one) => one.id === id && one.kind !== 'gearMesh') ||
+  sheet.adjusters.some((one) => one.id === id && one.kind === 'couplingSlip')
+
 const hindrances: { readonly [K in Hindrance]: (noun: LoopNouns) => string } = {
   chainAlreadyOff: ({ loop }) =>
     `It came in with its ${loop} off, so there is nothing to read here. Setting the cam at the timing position takes its place: firing or overlap is then whichever the cam is set to.`,
+  camshaftOut: () =>
+    'It came in with this camshaft out, so there is nothing to read here. What is read once it is in and set takes its place.',
+  headOff: () =>
+    'It came in with the head off, so there is nothing to read here. It is read once the head is on; true TDC can be read off the piston itself meanwhile.',
+  nothingDriven: () =>
+    'Nothing drives a camshaft on it, so no valve tells which TDC it is. Firing or overlap is then whichever the cams are set to.',
 }
 
 /** Why a step cannot be done, and what takes its place. */

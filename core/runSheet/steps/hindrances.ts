@@ -6,9 +6,9 @@ type Says = NonNullable<StepKindRecord['hindrance']>
 /** Of a step on one camshaft: it is out, its head off, or nothing drives it. */
 export const undrivenSays: Says = (came, sheet, [shaftId = '']) => {
   if (came.camshaftOut(shaftId)) return 'camshaftOut'
-  const banks = banksOf(sheet, shaftId)
-  if (banks.some((id) => came.headOff(id))) return 'headOff'
-  return came.undriven(shaftId) ? 'chainAlreadyOff' : undefined
+  if (!came.undriven(shaftId)) return undefined
+  // A camshaft in the block is driven with its head off, and can be read.
+  return banksOf(sheet, shaftId).some((id) => came.headOff(id)) ? 'headOff' : 'chainAlreadyOff'
 }
 
 /** Of what is read off any camshaft: none of them is driven. */

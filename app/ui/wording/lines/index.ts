@@ -1,13 +1,14 @@
 import type { BuildSheet, Entry, EntryKind } from '@link-count/core/model'
 import { camLines } from './cams'
 import { jobLines } from './job'
+import { runSheetLines } from './runSheet'
 import { toldBy, type Line, type Told } from './told'
 import { workLines } from './work'
 import { zeroLines } from './zero'
 
 export type Lines = { readonly [K in EntryKind]: Line<K> }
 
-const lines: Lines = { ...jobLines, ...zeroLines, ...camLines, ...workLines }
+const lines: Lines = { ...jobLines, ...zeroLines, ...camLines, ...workLines, ...runSheetLines }
 
 const gearWords = ({ conditions }: Entry) =>
   conditions.includes('gearAstern')

@@ -1,7 +1,7 @@
 import { inSentence } from '../inSentence'
 import { showOnScale } from '@link-count/core/degreeWheel'
 import type { BuildSheet, Entry, EntryKind, EntryOf, ItemKind } from '@link-count/core/model'
-import { makeRunSheet, stepsOf, type StepKind, stepKinds } from '@link-count/core/runSheet'
+import { everyStepOf, type StepKind, stepKinds } from '@link-count/core/runSheet'
 import { couplingName } from '../coupling'
 import { kindTitle, stepTitle } from '../steps'
 import { nounsOfAll } from '../loops'
@@ -47,7 +47,7 @@ export function toldBy(
     names.set(list, fresh)
     return fresh
   }
-  const titles = once(() => new Map(stepsOf(makeRunSheet(sheet)).map((step) => [step.id, stepTitle(step, sheet)])))
+  const titles = once(() => new Map(everyStepOf(sheet).map((step) => [step.id, stepTitle(step, sheet)])))
   const items = once(() => new Map(entries.flatMap((one) => (one.kind === 'item' ? [[one.itemId, one.item]] : []))))
   const wheels = once(() => entries.flatMap((one) => (one.kind === 'degreeWheel' ? [one] : [])))
   const byId = once(() => new Map(entries.map((one) => [one.id, one])))

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import { isReleased } from '@link-count/core/ledger'
 import type { BuildSheet, Loop } from '@link-count/core/model'
-import type { Step } from '@link-count/core/runSheet'
+import { cameIn, type Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { inSentence, nounsOf } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
@@ -29,7 +29,7 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
     return (
       <div className="stack">
         <p className="result">
-          {job.arrival === 'chainOff' ? `It came in with its ${noun} off. ` : `The ${noun} is off. `}
+          {cameIn(sheet, job).loopOff(step.targetIds[0] ?? '') ? `It came in with its ${noun} off. ` : `The ${noun} is off. `}
           {sits ? 'The crank is at its place: trims only.' : 'Where the crank stands to that place is not known.'}
         </p>
         {!sits && (

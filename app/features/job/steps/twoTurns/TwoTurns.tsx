@@ -1,7 +1,7 @@
 import { Button, Textarea } from '@mantine/core'
 import { useState } from 'react'
 import { allOf, turnedTightDeg } from '@link-count/core/ledger'
-import { PROOF_TURN_DEG, type Step } from '@link-count/core/runSheet'
+import type { Step } from '@link-count/core/runSheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import { useDraft } from '../../../../ui/fields'
 import { askTurn } from '../../askTurn'
@@ -18,7 +18,7 @@ export function TwoTurns({ step }: { readonly step: Step }) {
   const { sheet, state } = view
   const [other, setOther] = useState(false)
   const turned = turnedTightDeg(state, step.targetIds)
-  const enough = turned >= PROOF_TURN_DEG
+  const enough = turned >= view.schools.turns * 360
   const proof = askTurn({ proof: { turnedDeg: turned } }, view, side)
   const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
   return (
