@@ -26,9 +26,7 @@ test('an engine that waits is summed up; with every line it waits again, and nev
   await made()
   expect(row()).toMatchObject({ madeBy: MADE_BY, summary: { headline: 'No job yet', next: 'engine' } })
   expect(row()?.waiting).toBeUndefined()
-  const job = await fake.store.dispatch(
-    openJob({ engineId: 'engine', sheetId: 'sheet', arrival: 'whole', reason: '' }),
-  )
+  const job = await fake.store.dispatch(openJob({ engineId: 'engine', sheetId: 'sheet', arrival: 'whole', reason: '' }))
   expect(row()?.summary).toBeUndefined()
   await made()
   expect(row()?.summary).toMatchObject({ headline: 'Make safe', jobId: job.id, next: 'job', urgent: true })
@@ -40,9 +38,7 @@ test('what was begun before something was written is not put in the place of wha
   const { putSummary } = await import('../domain/notes')
   const summary = { headline: 'was' } as never
   const was = row()?.waiting
-  const job = await fake.store.dispatch(
-    openJob({ engineId: 'engine', sheetId: 'sheet', arrival: 'whole', reason: '' }),
-  )
+  const job = await fake.store.dispatch(openJob({ engineId: 'engine', sheetId: 'sheet', arrival: 'whole', reason: '' }))
   await fake.store.dispatch(putSummary({ id: 'engine', madeBy: MADE_BY, summary }, was))
   expect(row()?.summary).toBeUndefined()
   await fake.store.dispatch(putSummary({ id: 'engine', madeBy: MADE_BY, summary }, row()?.waiting))

@@ -1,6 +1,7 @@
 export * from './diagnose'
 export type { CauseCode, LobeRead, Measured, PerPart, Readings, ShaftRead } from './readings'
 export * from './readingsOfJob'
+export * from './parseBands'
 export * from './pressures'
 export * from './schools'
 export * from './symptoms'

@@ -26,7 +26,9 @@ export function spreadOf(
 ): PressureSpread | undefined {
   const own = pressures.filter((one) => one.what === what && !one.wet)
   if (what === 'leakDown') {
-    const leaks = own.flatMap(({ cylinderId, percent }) => (percent === undefined ? [] : [{ cylinderId, value: percent }]))
+    const leaks = own.flatMap(({ cylinderId, percent }) =>
+      percent === undefined ? [] : [{ cylinderId, value: percent }],
+    )
     const most = leaks.toSorted((a, b) => b.value - a.value)[0]
     if (!most) return undefined
     const verdict = most.value > LEAKS_PERCENT ? 'weak' : most.value > TIGHT_PERCENT ? 'watch' : 'even'

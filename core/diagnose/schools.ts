@@ -1,5 +1,6 @@
 /** What a school says of a lateness at the cam, crank degrees. */
-export type BandCode = 'leave' | 'correctAndWatch' | 'pumpAndPlan' | 'chainNow' | 'trim' | 'resetCamshaft' | 'early'
+export type BandCode =
+  'leave' | 'correctAndWatch' | 'pumpAndPlan' | 'chainNow' | 'trim' | 'resetCamshaft' | 'early' | 'own'
 
 export interface Band {
   readonly code: BandCode
@@ -7,7 +8,17 @@ export interface Band {
   readonly fromDeg: number
   readonly fromIncluded: boolean
   readonly ours: boolean
+  /** Of a workshop's own: what is done then. */
+  readonly says?: string
 }
+
+/** Whose bands a lateness is held against: a school's, or a workshop's own, in order and the first from 0. */
+export type BandsOf = 'roadDiesel' | 'marine' | readonly { readonly fromDeg: number; readonly says: string }[]
+
+const listOf = (whose: BandsOf): readonly Band[] =>
+  typeof whose === 'string'
+    ? BANDS[whose]
+    : whose.map(({ fromDeg, says }) => ({ code: 'own', fromDeg, fromIncluded: true, ours: false, says }))
 
 /** Bands of the schools, in order. Those marked ours fill what common practice leaves open. Source: handbook 10, common practice. */
 const BANDS: Readonly<Record<'roadDiesel' | 'marine', readonly Band[]>> = {
@@ -39,8 +50,8 @@ const ON_LIMIT_SHARE = 0.25
 
 /** The band of a lateness by a school with its ± (two sigma), and how far it is to the next one; a limit met exactly falls where the band says. An early
  *  cam is no wear, and no band speaks of it. */
-export function bandOf(latenessDeg: number, plusMinusDeg: number, school: 'roadDiesel' | 'marine'): Banded {
-  const bands = BANDS[school]
+export function bandOf(latenessDeg: number, plusMinusDeg: number, whose: BandsOf): Banded {
+  const bands = listOf(whose)
   const [least, most] = [latenessDeg - plusMinusDeg, latenessDeg + plusMinusDeg]
   if (most < 0 || latenessDeg < -plusMinusDeg - 0.05)
     return {

@@ -155,7 +155,9 @@ function judgeGrown({ sheet, state }: Looked): Settling {
 }
 
 function judgePressures({ sheet, state }: Looked): Settling {
-  const spreads = (['compression', 'leakDown'] as const).flatMap((what) => spreadOf(allOf(state, 'pressure'), what) ?? [])
+  const spreads = (['compression', 'leakDown'] as const).flatMap(
+    (what) => spreadOf(allOf(state, 'pressure'), what) ?? [],
+  )
   if (spreads.some(({ verdict }) => verdict === 'weak')) return 'found'
   const even = spreads.find(({ verdict, read }) => verdict === 'even' && read >= sheet.cylinders.length)
   return even ? 'ruledOut' : 'open'

@@ -20,12 +20,15 @@ export function planTurn({
   toDeg,
   cycleDeg,
   freshApproach,
+  neverBack = false,
 }: {
   guard: Guard
   fromDeg: number | undefined
   toDeg: number
   cycleDeg: number
   freshApproach?: { readonly stillBackDeg: number } | undefined
+  /** It is never turned against its running direction here: gone past, it goes all the way round. */
+  neverBack?: boolean
 }): TurnPlan {
   const held = guard.reasons.filter(({ verdict }) => verdict !== 'turn')
   if (fromDeg === undefined)
@@ -35,7 +38,7 @@ export function planTurn({
   const onwardDeg = Math.abs(shortDeg) <= THERE_DEG ? 0 : wrapToCycle(toDeg - fromDeg, cycleDeg)
   if (guard.verdict === 'turn') {
     // Where only the running way is known to be free, it is come at again by going round.
-    if (freshApproach && freshApproach.stillBackDeg > 0 && guard.onlyRunning)
+    if (freshApproach && freshApproach.stillBackDeg > 0 && (guard.onlyRunning || neverBack))
       return { kind: 'turn', deg: onwardDeg === 0 ? cycleDeg : onwardDeg }
     if (freshApproach && freshApproach.stillBackDeg > 0) {
       return {

@@ -26,12 +26,12 @@ test('whatever it came in without is so in the ledger, and saying how it came in
           if (kind === 'loop' && arrival !== 'everyLoopOff')
             expect(state.stand.loops.get(id)?.is).toBe(off.has(id) ? 'off' : 'on')
           if (kind === 'camshaft') expect(state.stand.camshafts.get(id)?.is === 'out').toBe(off.has(id))
-          if (kind === 'head') expect(state.stand.register.some(({ of }) => of?.what === 'bank' && of.id === id)).toBe(off.has(id))
+          if (kind === 'head')
+            expect(state.stand.register.some(({ of }) => of?.what === 'bank' && of.id === id)).toBe(off.has(id))
         }
         // The same lines without the job saying how it came in: the guard says the same, or is told less.
         const plain = stateOf(sheet, firstJob, arrivalLines(sheet, arrival, off, nothing))
-        if (arrival !== 'everyLoopOff')
-          expect(judgeGuard(sheet, state).verdict).toBe(judgeGuard(sheet, plain).verdict)
+        if (arrival !== 'everyLoopOff') expect(judgeGuard(sheet, state).verdict).toBe(judgeGuard(sheet, plain).verdict)
       }),
     )
   }

@@ -22,7 +22,6 @@ export function cameIn(sheet: BuildSheet, { arrival, without = [] }: Pick<Job, '
     camshaftOut,
     headOff,
     undriven: (shaftId) =>
-      camshaftOut(shaftId) ||
-      (readDrive(sheet).holdsBy(shaftId) ?? sheet.loops).some(({ id }) => loopOff(id)),
+      camshaftOut(shaftId) || (readDrive(sheet).holdsBy(shaftId) ?? sheet.loops).some(({ id }) => loopOff(id)),
   }
 }

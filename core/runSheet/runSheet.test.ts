@@ -16,16 +16,7 @@ import {
   turned,
 } from '../testing/oneChain'
 import { sheetWithDrive } from '../testing/sheetWithDrive'
-import {
-  cautionsFor,
-  cycleEvents,
-  makeRunSheet,
-  nextEvent,
-  statusOf,
-  stepInHand,
-  strokesOf,
-  type StepKind,
-} from '.'
+import { cautionsFor, cycleEvents, makeRunSheet, nextEvent, statusOf, stepInHand, strokesOf, type StepKind } from '.'
 
 const sheet = oneChainSheet()
 const steps = makeRunSheet(sheet)

@@ -17,6 +17,23 @@ export interface Schools {
   readonly loopGoesOn: NonNullable<ChosenSchools['loopGoesOn']>
 }
 
+/** Whose bands a late camshaft is held against; undefined where nobody chose. */
+export const bandsWanted = ({ wearBy, ownBands }: Pick<Schools, 'wearBy' | 'ownBands'>) =>
+  wearBy === 'own' ? ownBands?.bands : wearBy
+
+/** A build sheet with what was chosen kept as the engine's way. Whose bands, and turning back, have a place of their own on it. */
+export function keepSchools(sheet: BuildSheet, { reversing, wearBy, ...chosen }: ChosenSchools): BuildSheet {
+  const { schools, school, ...rest } = sheet
+  const { wearBy: _before, ...others } = schools ?? {}
+  const bands = wearBy === 'own' ? { wearBy } : {}
+  return {
+    ...rest,
+    ...(reversing ? { reversing } : {}),
+    ...(wearBy && wearBy !== 'own' ? { school: wearBy } : wearBy === undefined && school ? { school } : {}),
+    schools: { ...(wearBy === undefined ? schools : others), ...chosen, ...bands },
+  }
+}
+
 /** How many full turns prove a drive where nobody chose. Source: handbook 13. */
 export const PROOF_TURNS = 2
 

@@ -1,11 +1,12 @@
 import { crankMarkOf } from '@link-count/core/byMark'
 import { bandOf, readingsOfJob } from '@link-count/core/diagnose'
 import { readMarks } from '@link-count/core/marks'
+import { bandsWanted } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 import { TimingFigure, ZeroFigure } from '../../ui/job'
-import { bandWords, inSentence, markShortWords, schoolWords, seenOffWords } from '../../ui/wording'
+import { bandSays, elongationVerdict, bandsSource, inSentence, markShortWords, seenOffWords } from '../../ui/wording'
 
 export function Half({ view }: { view: JobView }) {
   const { sheet } = view
@@ -96,10 +97,10 @@ export function SetRows({ view: { state, sheet } }: { view: JobView }) {
 }
 
 /** What wear was found, by whose limits, and how far it is to the next. */
-export function WearRows({ view: { state, sheet } }: { view: JobView }) {
+export function WearRows({ view: { state, sheet, schools } }: { view: JobView }) {
   const { elongation } = readingsOfJob(sheet, state, 'found')
-  const { school } = sheet
-  const shafts = school ? sheet.shafts.filter(({ id }) => state.timing[id]?.found) : []
+  const whose = bandsWanted(schools)
+  const shafts = whose ? sheet.shafts.filter(({ id }) => state.timing[id]?.found) : []
   return (
     <>
       {Object.entries(elongation ?? {}).map(([loopId, { value, sigma }]) => (
@@ -109,22 +110,21 @@ export function WearRows({ view: { state, sheet } }: { view: JobView }) {
             <span className="reading">
               {fixed(value, 2)}% ± {fixed(2 * sigma, 2)}
             </span>
-            . 2% is a usual end with adjustable centres, about 1% on fixed ones:{' '}
-            {value < 1 ? `${fixed(1 - value, 2)}% short of that` : value < 2 ? 'between the two' : 'past both'}.
+            . {elongationVerdict(value)}
           </td>
         </tr>
       ))}
       {shafts.map(({ id, name }) => {
         const timing = state.timing[id]?.found
-        if (!timing || !school) return null
-        const { band, sure, limitDeg, toNextDeg } = bandOf(timing.latenessDeg, 2 * timing.sigmaDeg, school)
+        if (!timing || !whose) return null
+        const { band, sure, limitDeg, toNextDeg } = bandOf(timing.latenessDeg, 2 * timing.sigmaDeg, whose)
         return (
           <tr key={id}>
             <th scope="row">{name}, wear</th>
             <td colSpan={2}>
-              {sure === 'cannotTell' ? `cannot be told: the ± reaches over ${limitDeg}°` : bandWords[band.code]}
+              {sure === 'cannotTell' ? `cannot be told: the ± reaches over ${limitDeg}°` : bandSays(band)}
               {sure === 'in' && toNextDeg !== undefined && `, ${fixed(toNextDeg, 1)}° short of the next band`}.{' '}
-              <span className="soft">{schoolWords[school]}, common practice</span>
+              <span className="soft">{bandsSource(schools)}</span>
             </td>
           </tr>
         )

@@ -1,7 +1,7 @@
 import { Button, SegmentedControl } from '@mantine/core'
 import { useHotkeys } from '@mantine/hooks'
 import { useState } from 'react'
-import { useParams, useSearchParams } from 'react-router'
+import { useNavigate, useParams, useSearchParams } from 'react-router'
 import type { BuildSheet, Engine, Job } from '@link-count/core/model'
 import { sheetLabels } from '@link-count/core/sheet'
 import { otherSide, type Side } from '@link-count/core/units'
@@ -13,6 +13,7 @@ import { EngineGate } from '../../ui/EngineGate'
 import { takenOf, type Taken } from '../../ui/fields'
 import { PageHeader } from '../../ui/PageHeader'
 import { useAttempt } from '../../ui/useAttempt'
+import { useWorkshop } from '../../ui/WorkshopContext'
 import { AboutEngine } from './AboutEngine'
 import { Answers } from './answers/Answers'
 import { Disagreements } from './answers/Disagreements'
@@ -32,7 +33,6 @@ import { PartPanel } from './parts/PartPanel'
 import { RivalSheets } from './RivalSheets'
 import type { SheetChange } from './sheetChanges'
 import { SheetEditorProvider } from './SheetEditor'
-import { StartJobDialog } from './StartJobDialog'
 import { TrendTable } from './TrendTable'
 import { UndoRedo } from './UndoRedo'
 import { useSheetHistory } from './useSheetHistory'
@@ -102,7 +102,9 @@ function OpenSheet({
   const [address, setAddress] = useSearchParams()
   const [first] = useState(() => firstPart(sheet))
   const key = address.get('part') ?? first
-  const [starting, setStarting] = useState<{ readonly like?: Job }>()
+  const navigate = useNavigate()
+  const { kind } = useWorkshop()
+  const start = (like?: Job) => void navigate(`/${kind}/engine/${engine.id}/job`, { state: { like } })
   const part = parts.find((one) => one.key === key)
   const [view, setView] = useState<View>(part?.view ?? 'drive')
   const asked = address.get('for') ?? ''
@@ -123,26 +125,17 @@ function OpenSheet({
         <div className="engine">
           <PageHeader crumbs={[{ words: engine.name }]}>
             <UndoRedo history={history} write={write} />
-            <Button variant="filled" onClick={() => setStarting({})}>
+            <Button variant="filled" onClick={() => start()}>
               Start a job
             </Button>
           </PageHeader>
           <RivalSheets sheets={versions} />
           <main id="main" className={part ? 'engine-main with-part' : 'engine-main'}>
-            <Beside
-              engine={engine}
-              sheet={sheet}
-              versions={versions}
-              parts={parts}
-              onAgain={(like) => setStarting({ like })}
-            />
+            <Beside engine={engine} sheet={sheet} versions={versions} parts={parts} onAgain={start} />
             <Drawing sheet={sheet} view={view} onView={setView} />
             {part && <PartPanel part={part} />}
           </main>
           <DataSheet engine={engine} sheet={sheet} />
-          {starting && (
-            <StartJobDialog engine={engine} sheet={sheet} {...starting} onClose={() => setStarting(undefined)} />
-          )}
         </div>
       </ChosenPartProvider>
     </SheetEditorProvider>

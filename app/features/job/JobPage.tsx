@@ -29,6 +29,7 @@ import { HelpDialog, useLetterKeys } from './HelpDialog'
 import { BenchProvider, useBench, type Bench } from './JobContext'
 import { LedgerDialog } from './LedgerDialog'
 import { NewerSheet } from './NewerSheet'
+import { RunSheetDialog } from './RunSheetDialog'
 import { NotReadableJob } from '../../ui/job/NotReadableJob'
 import { SheetList } from './SheetList'
 import { useStrike } from './useStrike'
@@ -37,6 +38,7 @@ import { targetOfStep } from './turnPlan'
 import { TurnedDialog } from './TurnedDialog'
 import { TurnTo } from './TurnTo'
 import { useSaying } from './useSaying'
+import { useShownStep } from './useShownStep'
 import { useBenchKeys } from './useBenchKeys'
 import './job.css'
 
@@ -61,13 +63,12 @@ function OpenJob({ jobId }: { readonly jobId: string }) {
 }
 
 function JobBench({ view }: { view: JobView }) {
-  const { job, sheet, state, steps, inHand } = view
+  const { job, sheet, state } = view
   const screen = useAppSelector((root) => root.screen)
-  const [chosenId, setChosenId] = useState<string>()
-  const [dialog, setDialog] = useState<'ledger' | 'help'>()
+  const [dialog, setDialog] = useState<'ledger' | 'help' | 'runSheet'>()
   const drawn = useMemo(() => makeDrawnCrank(), [])
   const { say, changeSheet } = useSaying(job.id)
-  const shown = steps.find(({ step }) => step.id === chosenId) ?? steps.find(({ step }) => step === inHand)
+  const { shown, showStep } = useShownStep(view)
   const home = useCallback(
     () => drawn.set(state.crank.deg ?? sheet.referencePose.crankDeg.value),
     [drawn, state.crank.deg, sheet.referencePose.crankDeg.value],
@@ -75,10 +76,6 @@ function JobBench({ view }: { view: JobView }) {
   useEffect(home, [home])
   const { strike, asking } = useStrike(view)
   const letters = useLetterKeys()
-  const showStep = useCallback<Bench['showStep']>(
-    (stepId, from) => setChosenId((now) => (from !== undefined && now !== undefined && now !== from ? now : stepId)),
-    [],
-  )
   const bench: Bench = { view, side: screen.side, drawn, say, changeSheet, strike, showStep }
   const counted = useCountedOnFace(view, shown?.step)
   const { setBenchMode, flip, otherView } = useScreenActions(sheet)
@@ -101,12 +98,13 @@ function JobBench({ view }: { view: JobView }) {
       <div className="job">
         <BenchHeader flip={flip} open={setDialog} startBenchMode={() => setBenchMode(true)} />
         <main id="main" className="job-main">
-          <BenchSheet shown={shown} openLedger={() => setDialog('ledger')} />
+          <BenchSheet shown={shown} openLedger={() => setDialog('ledger')} openRunSheet={() => setDialog('runSheet')} />
           <BenchDrawing shown={shown} counted={counted} />
         </main>
         <GuardBar />
         {asking}
         {dialog === 'ledger' && <LedgerDialog onClose={() => setDialog(undefined)} />}
+        {dialog === 'runSheet' && <RunSheetDialog onClose={() => setDialog(undefined)} />}
         {dialog === 'help' && <HelpDialog onClose={() => setDialog(undefined)} />}
         {screen.benchMode && shown && <BenchMode step={shown.step} onLeave={() => setBenchMode(false)} />}
       </div>
@@ -149,7 +147,15 @@ function BenchHeader({
 }
 
 /** The run sheet as a list, the step that is shown between what comes before and after it; on a phone folded. */
-function BenchSheet({ shown, openLedger }: { readonly shown: Shown; readonly openLedger: () => void }) {
+function BenchSheet({
+  shown,
+  openLedger,
+  openRunSheet,
+}: {
+  readonly shown: Shown
+  readonly openLedger: () => void
+  readonly openRunSheet: () => void
+}) {
   const { view } = useBench()
   const { sheet, steps, inHand } = view
   const panel = useRef<HTMLDivElement>(null)
@@ -177,9 +183,14 @@ function BenchSheet({ shown, openLedger }: { readonly shown: Shown; readonly ope
             Step {at + 1} of {steps.length} <span className="soft">all steps, and the ledger</span>
           </summary>
           <SheetList steps={steps} shown={shown?.step} />
-          <Button variant="quiet" onClick={openLedger}>
-            Ledger
-          </Button>
+          <div className="row">
+            <Button variant="quiet" onClick={openLedger}>
+              Ledger
+            </Button>
+            <Button variant="quiet" onClick={openRunSheet}>
+              Change the run sheet
+            </Button>
+          </div>
         </details>
       </div>
       <div className="desk-steps">
@@ -193,6 +204,9 @@ function BenchSheet({ shown, openLedger }: { readonly shown: Shown; readonly ope
       )}
       <div className="desk-steps">
         <SheetList steps={steps.slice(at + 1)} shown={shown?.step} />
+        <Button variant="quiet" onClick={openRunSheet}>
+          Change the run sheet
+        </Button>
       </div>
     </div>
   )

@@ -43,14 +43,15 @@ export function askTurn(ask: TurnAsk, view: JobView, side: Side): Asked {
   const seen = `${handWords(1, view.sheet, side)}, seen from the ${sideName(view.sheet, side)}`
   if ('untilMarkMeets' in ask) {
     const { mark, meets } = ask.untilMarkMeets
-    const again = guard.onlyRunning
-      ? 'Gone past: go on all the way round.'
-      : 'Gone past: back off 30° or more, then come up again.'
+    const again =
+      guard.onlyRunning || view.schools.reversing === 'never'
+        ? 'Gone past: go on all the way round.'
+        : 'Gone past: back off 30° or more, then come up again.'
     return may(`Turn slowly ${seen}, until the ${mark} meets ${meets}. ${again}`)
   }
   if ('proof' in ask)
     return may(
-      `Turn by hand ${seen}: two full turns. Turned so far ${fixed(ask.proof.turnedDeg, 0)}° of 720°. Resistance is information: stop, go back, find out.`,
+      `Turn by hand ${seen}: ${view.schools.turns === 2 ? 'two' : view.schools.turns} full turns. Turned so far ${fixed(ask.proof.turnedDeg, 0)}° of ${view.schools.turns * 360}°. Resistance is information: stop, go back, find out.`,
     )
   if ('again' in ask) return may(againWords[ask.again])
   return may(readingWords[ask.forReading])

@@ -58,7 +58,8 @@ export function placeWords(view: Pick<JobView, 'sheet'>, placeDeg: number): stri
 export function planTo(view: JobView, toDeg: number): TurnPlan {
   const { sheet, state, guard } = view
   const { deg, freshApproach } = state.crank
-  return planTurn({ guard, fromDeg: deg, toDeg, cycleDeg: sheet.cycleDeg, freshApproach })
+  const neverBack = view.schools.reversing === 'never'
+  return planTurn({ guard, fromDeg: deg, toDeg, cycleDeg: sheet.cycleDeg, freshApproach, neverBack })
 }
 
 /** What the degree wheel reads at a place of the crank. */

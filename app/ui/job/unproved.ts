@@ -5,7 +5,12 @@ import type { JobView } from '../../domain/views'
 import { inSentence, lacksWords } from '../wording'
 
 /** What the card has to say is not proved, in plain words; empty when all is. */
-export function unprovedOf({ state, sheet, steps, schools }: Pick<JobView, 'state' | 'sheet' | 'steps' | 'schools'>): string[] {
+export function unprovedOf({
+  state,
+  sheet,
+  steps,
+  schools,
+}: Pick<JobView, 'state' | 'sheet' | 'steps' | 'schools'>): string[] {
   const words: string[] = []
   const proofDeg = schools.turns * 360
   const times = `${schools.turns === 2 ? 'two' : schools.turns} full turns`

@@ -1,4 +1,5 @@
-import type { BandCode, CauseCode, NextReading } from '@link-count/core/diagnose'
+import type { Band, BandCode, CauseCode, NextReading } from '@link-count/core/diagnose'
+import type { Schools } from '@link-count/core/runSheet'
 
 export interface CauseWords {
   /** What is wrong, in a line. */
@@ -56,6 +57,18 @@ export const bandWords: Record<BandCode, string> = {
   trim: 'trim at the fuel pumps',
   resetCamshaft: 're-set the camshaft',
   early: 'early is no wear: look for a tooth, a key or a mark',
+  own: 'as your own bands say',
 }
+
+/** What is done in a band. */
+export const bandSays = ({ code, says }: Band): string => says ?? bandWords[code]
+
+/** Whose bands a lateness was held against. */
+export const bandsSource = ({ wearBy, ownBands }: Pick<Schools, 'wearBy' | 'ownBands'>): string =>
+  wearBy === 'own'
+    ? `our own bands: ${ownBands?.source ?? ''}`
+    : wearBy
+      ? `${schoolWords[wearBy]}, common practice`
+      : ''
 
 export const schoolWords = { roadDiesel: 'road diesel, single chain', marine: 'large marine, chain' } as const

@@ -1,5 +1,5 @@
 import type { Hand } from '@link-count/core/units'
-import { sheetLimits } from '@link-count/core/model'
+import { sheetLimits, type BuildSheet } from '@link-count/core/model'
 import { nounsOfAll } from '../../../ui/wording'
 import { withValue } from '../sheetChanges'
 import { useSource } from '../source'
@@ -147,8 +147,15 @@ export function AllowedPanel() {
           { value: 'roadDiesel', label: 'road diesel, single chain' },
           { value: 'marine', label: 'large marine, chain' },
         ]}
-        onChoose={(school) => apply((s) => withValue(s, 'school', school === '' ? undefined : school))}
+        onChoose={(school) => apply((s) => withValue(withoutWearBy(s), 'school', school === '' ? undefined : school))}
       />
     </Fields>
   )
+}
+
+/** Whose bands are chosen here: what a job kept as the engine's way gives way. */
+function withoutWearBy(sheet: BuildSheet): BuildSheet {
+  if (!sheet.schools?.wearBy) return sheet
+  const { wearBy: _was, ...schools } = sheet.schools
+  return { ...sheet, schools }
 }

@@ -40,8 +40,14 @@ export function TimingReadings({
   const counted = state.counts.some((one) => one.phase === phase)
   // Without a wheel there is nothing to bring the mark by.
   const byWheel = state.zero !== undefined || state.degreeWheel !== undefined
+  // What a camshaft is set by here is read first: its own lobes, or its mark.
+  const byItself = view.schools.trusts === 'cam' && byWheel
   const markByWheel = (
-    <Fold title={camWayWords.camMark} note={has('camMark') ? 'written' : 'not yet'} open={byWheel && !has('camMark')}>
+    <Fold
+      title={camWayWords.camMark}
+      note={has('camMark') ? 'written' : 'not yet'}
+      open={byWheel && !byItself && !has('camMark')}
+    >
       <CamMarkWay step={step} shaft={shaft} phase={phase} />
     </Fold>
   )
@@ -78,7 +84,12 @@ export function TimingReadings({
         ))}
       {!byWheel && markByWheel}
       {others.map(([kind, Way]) => (
-        <Fold key={kind} title={camWayWords[kind]} note={has(kind) ? 'written' : 'not yet'} open={false}>
+        <Fold
+          key={kind}
+          title={camWayWords[kind]}
+          note={has(kind) ? 'written' : 'not yet'}
+          open={byItself && kind === 'valveEvents' && !has(kind)}
+        >
           <Way step={step} shaft={shaft} phase={phase} />
         </Fold>
       ))}

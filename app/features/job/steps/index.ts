@@ -8,6 +8,12 @@ import { lashFound, lashLeft } from './lash'
 import { makeSafe } from './makeSafe'
 import { poseChainOff } from './poseChainOff'
 import { setCam } from './setCam'
+import { lookOver } from './lookOver'
+import { paint } from './paint'
+import { pressures } from './pressures'
+import { recouple } from './recouple'
+import { symptoms } from './symptoms'
+import { wear } from './wear'
 import type { StepView } from './stepView'
 import { tensioner } from './tensioner'
 import { trueTdc } from './trueTdc'
@@ -17,16 +23,22 @@ import { whichTdc } from './whichTdc'
 /** Every kind of step as it is worked at the bench. */
 export const stepViews: Record<StepKind, StepView> = {
   makeSafe,
+  symptoms,
+  lookOver,
   lashFound,
   trueTdc,
   whichTdc,
   asFound,
+  wear,
+  paint,
   poseChainOff,
+  recouple,
   setCam,
   chainOnCount,
   tensioner,
   twoTurns,
   lashLeft,
+  pressures,
   card,
 }
 

@@ -13,7 +13,7 @@ import { useBench } from '../../JobContext'
 import { useDialPlace } from '../../ways/cam/useDialPlace'
 
 /** A stretch of chain by calliper; of several places the worst counts. */
-export function ChainMeasure({ step }: { readonly step: Step }) {
+export function ChainMeasure({ step, open }: { readonly step: Step; readonly open?: boolean }) {
   const { view, say } = useBench()
   const { sheet, job, state } = view
   const chains = sheet.loops.filter(({ kind }) => loopKinds[kind].grows)
@@ -40,7 +40,11 @@ export function ChainMeasure({ step }: { readonly step: Step }) {
   }
   const places = allOf(state, 'chainLength').filter(({ loopId }) => loopId === loop.id).length
   return (
-    <Fold title={`Measure the ${inSentence(loop.name)}`} note={places > 0 ? `${places} written` : 'for stretch'}>
+    <Fold
+      title={`Measure the ${inSentence(loop.name)}`}
+      note={places > 0 ? `${places} written` : 'for stretch'}
+      {...(open ? { open } : {})}
+    >
       {chains.length > 1 && (
         <NativeSelect
           label="Chain"

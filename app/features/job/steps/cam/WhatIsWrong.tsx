@@ -10,11 +10,11 @@ import {
 } from '@link-count/core/diagnose'
 import { allOf, type JobState } from '@link-count/core/ledger'
 import type { BuildSheet, Phase } from '@link-count/core/model'
-import type { Step } from '@link-count/core/runSheet'
+import { bandsWanted, type Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import { Figure, type Opened } from '../../../../ui/Figure'
-import { inSentence, bandWords, causeWords, nextReadingWords, schoolWords } from '../../../../ui/wording'
+import { inSentence, bandSays, bandsSource, causeWords, nextReadingWords } from '../../../../ui/wording'
 import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import { CauseGroups } from './CauseGroups'
@@ -66,7 +66,7 @@ export function WhatIsWrong({ step, phase }: { readonly step: Step; readonly pha
           </ul>
         </Fold>
       )}
-      {sheet.school && <Bands school={sheet.school} phase={phase} />}
+      <Bands phase={phase} />
       {Object.entries(readings.elongation ?? {}).map(([loopId, grown]) => (
         <p className="result" key={loopId}>
           {nameOf(sheet.loops, loopId)}:{' '}
@@ -144,22 +144,25 @@ function titleOf({ verdict, fits }: Diagnosis): string {
 }
 
 /** What the engine's school says of each lateness, with the margin to the next band. */
-function Bands({ school, phase }: { school: NonNullable<BuildSheet['school']>; phase: Phase }) {
-  const { sheet, state } = useBench().view
+export function Bands({ phase }: { readonly phase: Phase }) {
+  const { sheet, state, schools } = useBench().view
+  const whose = bandsWanted(schools)
+  if (!whose) return null
   return sheet.shafts.flatMap((shaft) => {
     const timing = state.timing[shaft.id]?.[phase]
     if (!timing) return []
     const plusMinusDeg = 2 * timing.sigmaDeg
-    const { band, sure, limitDeg, toNextDeg } = bandOf(timing.latenessDeg, plusMinusDeg, school)
+    const { band, sure, limitDeg, toNextDeg } = bandOf(timing.latenessDeg, plusMinusDeg, whose)
     return [
       <p key={shaft.id}>
         {shaft.name}, {formatLateness(timing.latenessDeg)} ± {fixed(plusMinusDeg, 1)}°:{' '}
-        {sure === 'cannotTell' ? 'cannot be told' : bandWords[band.code]}
+        {sure === 'cannotTell' ? 'cannot be told' : bandSays(band)}
         {sure === 'onLimit' && `, on the limit of ${limitDeg}°: read again`}.{' '}
         <span className="soft">
           {sure === 'cannotTell' && `The ± reaches over the limit of ${limitDeg}°: read it more closely. `}
           {sure === 'in' && toNextDeg !== undefined && `${fixed(toNextDeg, 1)}° short of the next band. `}
-          {schoolWords[school]}, common practice{band.ours ? '; this band fills what it leaves open' : ''}.
+          {bandsSource(schools)}
+          {band.ours ? '; this band fills what it leaves open' : ''}.
         </span>
       </p>,
     ]

@@ -14,7 +14,7 @@ import './HangingOrder.css'
 /** Hanging a loop wheel by wheel: what is held, what comes next, which run is kept straight, and where the slack has to end. */
 export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly step: Step }) {
   const { view, side, say } = useBench()
-  const { sheet, state, job } = view
+  const { sheet, state, job, schools } = view
   const done = useDraft(`${job.id}:${step.id}:hung`, '0')
   const order = hangingOrder(sheet, loop, readLoop(sheet, loop, state.counts, undefined, state.seats).sections)
   const at = Math.min(Number(done.text) || 0, order.length)
@@ -33,6 +33,17 @@ export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly ste
         {driver ? nameOf(driver.memberId) : 'driver'} back along the runs that are pulled; all the slack ends on the run
         that leaves it, {handWords(runs, sheet, side)}.
       </p>
+      {schools.dryRun === 'yes' && state.counts.every((one) => one.loopId !== loop.id || one.phase !== 'set') && (
+        <p className="warn">
+          Dry run first: hang it, count it with the {nouns.loop} held taut, and look where every mark lies. Then take it
+          off and hang it for good.
+        </p>
+      )}
+      {schools.loopGoesOn === 'opened' && loop.kind !== 'toothedBelt' && (
+        <p className="caution">
+          It is joined at a link here: its clip shuts with the closed end leading, and every joint bends freely.
+        </p>
+      )}
       <ol className="hanging" aria-label={`Order of hanging the ${inSentence(loop.name)}`}>
         {order.map((part, i) => (
           <li key={part.memberId} aria-current={i === at ? 'step' : undefined} className={i < at ? 'hung' : ''}>

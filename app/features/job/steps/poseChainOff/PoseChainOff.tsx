@@ -29,7 +29,9 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
     return (
       <div className="stack">
         <p className="result">
-          {cameIn(sheet, job).loopOff(step.targetIds[0] ?? '') ? `It came in with its ${noun} off. ` : `The ${noun} is off. `}
+          {cameIn(sheet, job).loopOff(step.targetIds[0] ?? '')
+            ? `It came in with its ${noun} off. `
+            : `The ${noun} is off. `}
           {sits ? 'The crank is at its place: trims only.' : 'Where the crank stands to that place is not known.'}
         </p>
         {!sits && (

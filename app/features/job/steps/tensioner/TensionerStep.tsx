@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
-import { nounsOfAll } from '../../../../ui/wording'
+import { nounsOfAll, schoolAnswer } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 
 /** Fitted held back, released, and felt to push. */
@@ -16,6 +16,10 @@ export function TensionerStep({ step }: { readonly step: Step }) {
     ({ kind: 'tensioner', memberId, state: next, stepId: step.id }) as const
   return (
     <div className="stack">
+      <p className="soft">
+        Judged here by {schoolAnswer('tensionBy', view.schools.tensionBy)?.name}:{' '}
+        {lowerFirst(schoolAnswer('tensionBy', view.schools.tensionBy)?.why ?? '')}
+      </p>
       <p className="caution">
         Springs fly. Fitted extended it strips its threads; left unreleased the {nounsOfAll(sheet.loops).loop} jumps.
       </p>
@@ -61,3 +65,5 @@ export function TensionerStep({ step }: { readonly step: Step }) {
     </div>
   )
 }
+
+const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)

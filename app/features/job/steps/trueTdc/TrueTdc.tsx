@@ -15,15 +15,18 @@ import { ZeroBefore } from './ZeroBefore'
 import { ZeroLife } from './ZeroLife'
 import { ZeroResults } from './ZeroResults'
 
+/** The way that is opened first, by how TDC is proved here. */
+const wayOf = { stop: 'stopContacts', dial: 'dialPair', feel: 'dwell', marks: 'factoryMark' } as const
+
 /** No wheel and no tape: a mark says where the crank stands. */
 function ByMarkInstead({ step }: { readonly step: Step }) {
-  const { state } = useBench().view
+  const { state, schools } = useBench().view
   if (state.zero) return null
   return (
     <Fold
       title="No degree wheel: work by a mark"
       note={state.crank.byMark ? 'written' : 'usable, never proved'}
-      open={state.crank.byMark !== undefined}
+      open={state.crank.byMark !== undefined || schools.tdcBy === 'marks'}
     >
       <StandsByMark step={step} />
     </Fold>
@@ -35,7 +38,7 @@ export function TrueTdc({ step }: { readonly step: Step }) {
   const { view } = useBench()
   const { state, sheet, job } = view
   const [fitting, setFitting] = useState(false)
-  const method = useDraft(`${job.id}:${step.id}:method`, 'stopContacts')
+  const method = useDraft(`${job.id}:${step.id}:method`, wayOf[view.schools.tdcBy ?? 'stop'])
   const chosen = useDraft(`${job.id}:${step.id}:cylinder`, step.targetIds[0] ?? sheet.zeroCylinderId)
   const cylinder = partsOf(sheet).cylinder(chosen.text) ?? sheet.cylinders[0]
   if (!state.degreeWheel || fitting) {

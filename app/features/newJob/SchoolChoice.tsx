@@ -1,0 +1,117 @@
+import { Checkbox, NativeSelect, NumberInput, Textarea, TextInput } from '@mantine/core'
+import type { BuildSheet, ChosenSchools, StepKind } from '@link-count/core/model'
+import type { Schools } from '@link-count/core/runSheet'
+import type { Draft } from '../../ui/fields'
+import { schoolAnswer, SCHOOL_QUESTIONS, schoolQuestions, type SchoolQuestion } from '../../ui/wording'
+
+/** How it is done here, where good mechanics differ: what bears on the steps that this job has. */
+export function SchoolChoice({
+  sheet,
+  schools,
+  kinds,
+  bands,
+  keep,
+  onChoose,
+  onKeep,
+}: {
+  readonly sheet: BuildSheet
+  readonly schools: Schools
+  readonly kinds: ReadonlySet<StepKind>
+  readonly bands: { readonly text: Draft; readonly source: Draft; readonly error: string | undefined }
+  readonly keep: boolean
+  readonly onChoose: (chosen: ChosenSchools) => void
+  readonly onKeep: (keep: boolean) => void
+}) {
+  const asked = SCHOOL_QUESTIONS.filter(
+    (question) =>
+      schoolQuestions[question].bearsOn.some((kind) => kinds.has(kind)) &&
+      (question !== 'loopGoesOn' || sheet.loops.some(({ kind }) => kind !== 'toothedBelt')),
+  )
+  return (
+    <section aria-labelledby="school-label">
+      <h2 id="school-label">How you do it here</h2>
+      <div className="schools">
+        {asked.map((question) => (
+          <School key={question} question={question} schools={schools} onChoose={onChoose} />
+        ))}
+        {kinds.has('twoTurns') && (
+          <div className="school">
+            <NumberInput
+              label="Full turns that prove it"
+              description="Two at least; more find the tight place."
+              min={2}
+              max={20}
+              allowDecimal={false}
+              clampBehavior="strict"
+              value={schools.turns}
+              onChange={(value) => onChoose({ turns: Math.min(20, Math.max(2, Number(value) || 2)) })}
+            />
+          </div>
+        )}
+        {schools.wearBy === 'own' && <OwnBands {...bands} />}
+      </div>
+      <Checkbox
+        label="Keep this as this engine’s way"
+        checked={keep}
+        onChange={(e) => onKeep(e.currentTarget.checked)}
+      />
+    </section>
+  )
+}
+
+function School({
+  question,
+  schools,
+  onChoose,
+}: {
+  readonly question: SchoolQuestion
+  readonly schools: Schools
+  readonly onChoose: (chosen: ChosenSchools) => void
+}) {
+  const { asks, answers, none } = schoolQuestions[question]
+  const said = schoolAnswer(question, schools[question])
+  return (
+    <div className="school">
+      <NativeSelect
+        label={asks}
+        description={said?.why}
+        value={schools[question] ?? ''}
+        onChange={(event) => onChoose({ [question]: event.currentTarget.value || undefined })}
+        data={[
+          ...(none ? [{ value: '', label: none.name }] : []),
+          ...Object.entries(answers).map(([value, { name }]) => ({ value, label: name })),
+        ]}
+      />
+    </div>
+  )
+}
+
+const OwnBands = ({
+  text,
+  source,
+  error,
+}: {
+  readonly text: Draft
+  readonly source: Draft
+  readonly error: string | undefined
+}) => (
+  <div className="school stack">
+    <Textarea
+      label="Your bands: degrees late at the crank, and what is done from there on"
+      description="One to a line, the first from 0."
+      placeholder={'0 leave it\n4 watch it\n7 renew the chain'}
+      autosize
+      minRows={3}
+      value={text.text}
+      onChange={(event) => text.setText(event.currentTarget.value)}
+      error={error}
+    />
+    <TextInput
+      label="Where they come from"
+      placeholder="our own engines, since 2011"
+      maxLength={80}
+      value={source.text}
+      onChange={(event) => source.setText(event.currentTarget.value)}
+    />
+  </div>
+)
