@@ -90,7 +90,7 @@ test('a two-stage twin-cam drive from calliper distances: a tooth out on one cam
   await expect(tries.last()).toContainText(': right.')
 
   await expect(guard(page)).toContainText('May be turned')
-  await actor.press(/^Two turns, read again/)
+  await actor.press(/^Full turns, read again/)
   await actor.press('One full turn done')
   await actor.press('One full turn done')
   await actor.open('Count the tight run')

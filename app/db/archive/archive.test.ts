@@ -1,11 +1,15 @@
 import { strToU8, zipSync } from 'fflate'
 import { describe, expect, test } from 'vitest'
 import { entrySchema, type Records } from '@link-count/core/model'
-import { makeFile, MOST_FILE_BYTES } from '@link-count/core/file'
+import { makeFile, MOST_FILE_BYTES, parseFile } from '@link-count/core/file'
+import { fileMigrations } from '../migrations'
 import version2 from '../fixtures/version-2.json'
 import { pictureType, readArchive, writeArchive } from '.'
 
-const records = version2 as unknown as Records
+const raised = parseFile(JSON.stringify(version2), fileMigrations)
+if (!raised.ok) throw new Error(raised.error.code)
+const { engines, sheets, jobs, entries } = raised.value
+const records: Records = { engines, sheets, jobs, entries }
 const savedAt = '2026-11-24T05:00:00.000Z'
 const noPicture = () => Promise.resolve(undefined)
 const read = (file: Blob, shown = true) => readArchive(file, { migrations: [], shown: () => Promise.resolve(shown) })

@@ -17,7 +17,7 @@ const titles: { readonly [K in StepKind]: string | ((noun: LoopNouns) => string)
   setCam: 'Set the cam',
   chainOnCount: ({ loop }) => `${upperFirst(loop)} on: count`,
   tensioner: 'Release tensioner',
-  twoTurns: 'Turn by hand, read again',
+  twoTurns: 'Full turns, read again',
   lashLeft: 'Lash as left',
   symptoms: 'What it does, and why',
   lookOver: 'Look it over',

@@ -70,18 +70,7 @@ export function TimingReadings({
           <CountPanel step={step} />
         </Fold>
       )}
-      {couplingsTo(sheet, shaft.id)
-        .filter(({ kind }) => kind === 'gearMesh')
-        .map((mesh) => (
-          <Fold
-            key={mesh.id}
-            title={`Teeth between marks: ${couplingName(mesh, sheet)}`}
-            note={lastOf(state, 'meshCount', `${phase} ${mesh.id}`) ? 'written' : 'not yet'}
-            open={false}
-          >
-            <MeshCount coupling={mesh} step={step} phase={phase} />
-          </Fold>
-        ))}
+      <MeshCounts step={step} shaft={shaft} phase={phase} />
       {!byWheel && markByWheel}
       {others.map(([kind, Way]) => (
         <Fold
@@ -103,6 +92,31 @@ export function TimingReadings({
       <TimingSoFar shaft={shaft} phase={phase} />
     </div>
   )
+}
+
+/** Teeth between the marks of the gears on its way. */
+function MeshCounts({
+  step,
+  shaft,
+  phase,
+}: {
+  readonly step: Step
+  readonly shaft: Shaft
+  readonly phase: Extract<Phase, 'found' | 'left'>
+}) {
+  const { sheet, state } = useBench().view
+  return couplingsTo(sheet, shaft.id)
+    .filter(({ kind }) => kind === 'gearMesh')
+    .map((mesh) => (
+      <Fold
+        key={mesh.id}
+        title={`Teeth between marks: ${couplingName(mesh, sheet)}`}
+        note={lastOf(state, 'meshCount', `${phase} ${mesh.id}`) ? 'written' : 'not yet'}
+        open={false}
+      >
+        <MeshCount coupling={mesh} step={step} phase={phase} />
+      </Fold>
+    ))
 }
 
 /** Readings that say nothing yet, and why. */
