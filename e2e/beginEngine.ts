@@ -41,7 +41,7 @@ export async function beginEngine(
 /** A job started, everything that makes it safe ticked. */
 export async function startSafely(actor: Actor) {
   await actor.press('Start a job')
-  await actor.press('Start')
+  await actor.press(/^Begin: /)
   await startTicks(actor.page)
 }
 

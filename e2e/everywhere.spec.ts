@@ -106,8 +106,8 @@ const screens: readonly (readonly [name: string, path: string, ready: string, th
       'What can be answered now',
       async (page) => {
         await page.getByRole('button', { name: 'Start a job' }).click()
-        await page.getByRole('dialog').getByText('Belt off', { exact: true }).click()
-        await page.getByRole('button', { name: 'Start', exact: true }).click()
+        await page.getByText('Belt off', { exact: true }).click()
+        await page.getByRole('button', { name: /^Begin: / }).click()
         await page
           .getByRole('button', { name: /^Belt on: count/ })
           .filter({ visible: true })

@@ -32,7 +32,7 @@ async function turnTheFace(page: Page, what: string) {
 
 async function startJob(page: Page) {
   await page.getByRole('button', { name: 'Start a job' }).click()
-  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await page.getByRole('button', { name: /^Begin: / }).click()
   await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
 }
 

@@ -17,7 +17,7 @@ test('tension only: made safe, tightened, turned twice, and a card that tells so
   await expect(page.getByRole('radio', { name: /^Tension only/ })).toBeChecked()
   expect(await violations(page)).toEqual([])
   await actor.write('Why it is here', 'slaps on the guide')
-  await actor.press('Start')
+  await actor.press(/^Begin: /)
   await startTicks(page)
   for (const name of [/^Lash as found/, /^True TDC/, /^Set the cam/])
     await expect(page.getByRole('button', { name })).toHaveCount(0)

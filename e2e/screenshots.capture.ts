@@ -62,7 +62,7 @@ async function showTrueTdc(page: Page) {
 /** A count begun on the upper of two chains, one pitch short of what is expected. */
 async function showTwoStage(page: Page) {
   await page.getByRole('button', { name: 'Start a job' }).click()
-  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await page.getByRole('button', { name: /^Begin: / }).click()
   await page
     .getByRole('button', { name: /^Chain on: count: upper/ })
     .filter({ visible: true })
@@ -91,8 +91,8 @@ async function showValves(page: Page) {
 /** A belt half way round four camshafts. */
 async function showHanging(page: Page) {
   await page.getByRole('button', { name: 'Start a job' }).click()
-  await page.getByRole('dialog').getByText('Belt off', { exact: true }).click()
-  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await page.getByText('Belt off', { exact: true }).click()
+  await page.getByRole('button', { name: /^Begin: / }).click()
   await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
   for (const tick of await page.getByRole('checkbox').all()) await tick.click()
   await page

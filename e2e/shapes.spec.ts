@@ -87,7 +87,7 @@ test.describe('by touch, to its first count', () => {
       }
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
       await actor.press('Start a job')
-      await actor.press('Start')
+      await actor.press(/^Begin: /)
       await startTicks(page)
       await goToStep(actor, /^As found/)
       if (counts.length > 0) {

@@ -105,9 +105,9 @@ test('a write that fails keeps what was typed, says why, and is done once when i
   await expect(page.getByText('The build sheet was not written.')).toBeVisible()
   await expect(page.getByLabel('Stroke', { exact: true })).toHaveValue('80 mm')
   await page.getByRole('button', { name: 'Start a job' }).click()
-  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await page.getByRole('button', { name: /^Begin: / }).click()
   await expect(page.getByText('The job was not written.')).toBeVisible()
-  await expect(page.getByRole('dialog', { name: 'Start a job' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'What is it here for?' })).toBeVisible()
 })
 
 /** The engine’s page with a part open. */

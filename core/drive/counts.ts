@@ -57,7 +57,9 @@ export function expectedCount(
   to: Mark,
 ): ExpectedCount | 'wrapTooShort' | undefined {
   const book = sheet.counts.find(({ fromMarkId, toMarkId }) => fromMarkId === from.id && toMarkId === to.id)
-  const geometry = solved?.drawn === 'toScale' ? geometricCount(sheet, solved, from, to) : undefined
+  // Where paint stands when the marks meet nobody knows.
+  const isPaint = from.cutFor === 'paint' || to.cutFor === 'paint'
+  const geometry = solved?.drawn === 'toScale' && !isPaint ? geometricCount(sheet, solved, from, to) : undefined
   if (geometry === undefined) return book && bookCount(book, partsOf(sheet).loop(solved?.loopId)?.pitches?.value)
   if (geometry === 'wrapTooShort') return geometry
   const markToMark = geometry.pitches - geometry.toTeeth + geometry.fromTeeth

@@ -23,14 +23,17 @@ export interface Section {
 /** The sections of a loop between its marks for the reference pose, in the order of travel from the driver's mark. With the marks'
  *  directions known they are ordered by where they stand on the loop; else by the path. Empty with fewer than two marked wheels. */
 export function sectionsOf(sheet: BuildSheet, loop: Loop, solved: SolvedLoop | undefined): Section[] {
-  const onLoop = loop.path.flatMap(({ memberId }) =>
-    sheet.marks.filter((mark) => mark.cutFor === 'pose' && mark.memberId === memberId),
-  )
+  const onLoop = loop.path.flatMap(({ memberId }) => {
+    const own = sheet.marks.filter((mark) => mark.memberId === memberId)
+    const cut = own.filter(({ cutFor }) => cutFor === 'pose')
+    // A tooth that was painted is counted from where nothing was cut.
+    return cut.length > 0 ? cut : own.filter(({ cutFor }) => cutFor === 'paint')
+  })
   if (new Set(onLoop.map(({ memberId }) => memberId)).size < 2) return []
   const driverId = driverOf(sheet, loop)?.id
   const slackAfter = slackAfterOf(sheet, loop) ?? driverId
   const places = new Map(onLoop.map((mark) => [mark.id, placeOf(sheet, solved, mark)]))
-  const placed = onLoop.every(({ id }) => places.get(id) !== undefined)
+  const placed = onLoop.every(({ id, cutFor }) => cutFor === 'pose' && places.get(id) !== undefined)
   const ordered = placed ? [...onLoop].sort((a, b) => (places.get(a.id) ?? 0) - (places.get(b.id) ?? 0)) : onLoop
   const first = Math.max(
     0,

@@ -1,3 +1,4 @@
 export * from './shims'
 export * from './judgeGap'
 export * from './assign'
+export * from './rounds'

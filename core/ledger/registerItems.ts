@@ -13,6 +13,8 @@ export interface RegisterItemRecord {
   readonly inCylinder?: true
   /** No camshaft may be turned against it. */
   readonly stopsCamshafts?: true
+  /** A bolt that sets the drive is not tight: no turn proves anything, and those before it was tightened prove nothing either. */
+  readonly loose?: true
   /** With it so, valves do not come down. */
   readonly relieves?: true
 }
@@ -23,11 +25,11 @@ export const registerItems: { readonly [K in ItemKind]: RegisterItemRecord } = {
   probe: { turning: 'gently', reason: 'rodIn', until: 'reading', inCylinder: true },
   lockingPin: { turning: 'doNotTurn', reason: 'lockIn', stopsCamshafts: true },
   lock: { turning: 'doNotTurn', reason: 'lockIn', stopsCamshafts: true },
-  capsLoose: { turning: 'doNotTurn', reason: 'capsLoose', stopsCamshafts: true },
+  capsLoose: { turning: 'doNotTurn', reason: 'capsLoose', stopsCamshafts: true, loose: true },
   tensionerPin: { turning: 'trim', reason: 'itemIn' },
   rag: { turning: 'trim', reason: 'itemIn' },
   tie: { turning: 'trim', reason: 'itemIn' },
-  fingerTight: { turning: 'trim', reason: 'itemIn' },
+  fingerTight: { turning: 'trim', reason: 'itemIn', loose: true },
   tabsNotBent: { turning: 'turn', reason: 'itemIn' },
   valvesRelieved: { turning: 'turn', reason: 'itemIn', relieves: true },
   heldTaut: { turning: 'turn', reason: 'itemIn' },

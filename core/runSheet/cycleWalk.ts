@@ -1,4 +1,4 @@
-import { camSpec, eventLiftMm, lobeHour, valveEvents } from '../cams'
+import { camSpec, eventLiftMm, hoursPerDeg, lobeHour, valveEvents } from '../cams'
 import { markPoseDeg } from '../drive'
 import { firingDegOf } from '../cylinders'
 import type { BuildSheet, Cam } from '../model/buildSheet'
@@ -22,9 +22,9 @@ export type WalkLook = { readonly cylinderId: string } & (
   | { readonly what: 'mark' }
 )
 
-/** Stops of a walk round the cycle: every half turn of the crank. */
-export const walkStops = ({ cycleDeg }: Pick<BuildSheet, 'cycleDeg'>) =>
-  Array.from({ length: cycleDeg / 180 }, (_, i) => i * 180)
+/** Stops of a walk round the cycle: every half turn of the crank, from where it stands. Degrees of the cycle. */
+export const walkStops = ({ cycleDeg }: Pick<BuildSheet, 'cycleDeg'>, fromDeg = 0) =>
+  Array.from({ length: cycleDeg / 180 }, (_, i) => wrapToCycle(fromDeg + i * 180, cycleDeg))
 
 const NEAR_END_DEG = 8
 const NEAR_POSE_DEG = 3
@@ -78,47 +78,124 @@ function valveAt(sheet: BuildSheet, cam: Cam, atDeg: number): ValveLook | undefi
 }
 
 export type WalkMeaning =
-  'nothingYet' | 'allRight' | 'halfTurn' | 'oneCamshaft' | 'oneBank' | 'oneCylinder' | 'mark' | 'pistons' | 'mixed'
+  | 'nothingYet'
+  | 'allRight'
+  | 'misread'
+  | 'halfTurn'
+  | 'oneValve'
+  | 'oneCamshaft'
+  | 'oneBank'
+  | 'oneCylinder'
+  | 'mark'
+  | 'pistons'
+  | 'mixed'
+
+/** A lobe seen at two stops so that it cannot have come from one to the other: one of the two was misread, or nothing drives it. */
+export interface ImpossibleSpacing {
+  readonly camId: string
+  readonly fromDeg: number
+  readonly toDeg: number
+  /** How far it was seen to go round, and how far its camshaft goes; hours of a clock face. */
+  readonly sawHours: number
+  readonly goesHours: number
+}
 
 export interface WalkVerdict {
   readonly meaning: WalkMeaning
   readonly looked: number
   readonly of: number
-  /** The camshaft, bank or cylinder that it points at. */
+  /** The valve, camshaft, bank or cylinder that it points at. */
   readonly targetId?: string | undefined
+  readonly impossible: readonly ImpossibleSpacing[]
+}
+
+type Walk = Pick<EntryOf<'walk'>, 'crankDeg' | 'cylinderId' | 'what' | 'saw' | 'piston' | 'valve' | 'lobeHour'>
+
+/** A lobe's direction by eye is sure to so many hours. Source: handbook 12, a clock face is worth 15 to 30° of the cam. */
+const SURE_HOURS = 1
+
+/** Whether what was seen differs from what should be: by what somebody said, or by what was written of piston, valve and lobe. */
+function differs(seen: Walk, look: WalkLook): boolean {
+  if (seen.saw !== undefined) return seen.saw === 'otherwise'
+  if (look.what === 'piston') return seen.piston !== undefined && seen.piston !== look.piston
+  if (look.what === 'mark') return false
+  const valveWrong = seen.valve !== undefined && look.valve !== 'barelyOpen' && seen.valve !== look.valve
+  const hourWrong =
+    seen.lobeHour !== undefined &&
+    look.hour !== undefined &&
+    Math.abs(wrapToSigned(seen.lobeHour - look.hour, 12)) > 1.5 * SURE_HOURS
+  return valveWrong || hourWrong
+}
+
+/** Lobes seen at two stops that do not fit together, by how far their camshaft goes between them. */
+export function impossibleSpacings(sheet: BuildSheet, walks: readonly Walk[]): ImpossibleSpacing[] {
+  return sheet.cams.flatMap((cam) => {
+    const seen = walks
+      .flatMap(({ crankDeg, cylinderId, what, lobeHour: hour }) =>
+        cylinderId === cam.cylinderId && what === cam.valve && hour !== undefined ? [{ crankDeg, hour }] : [],
+      )
+      .sort((a, b) => a.crankDeg - b.crankDeg)
+    return seen.slice(1).flatMap((to, i): ImpossibleSpacing[] => {
+      const from = seen[i] as (typeof seen)[number]
+      const goes = wrapToSigned(hoursPerDeg(sheet, cam) * (to.crankDeg - from.crankDeg), 12)
+      const saw = wrapToSigned(to.hour - from.hour, 12)
+      return Math.abs(wrapToSigned(saw - goes, 12)) <= 2 * SURE_HOURS
+        ? []
+        : [{ camId: cam.id, fromDeg: from.crankDeg, toDeg: to.crankDeg, sawHours: saw, goesHours: goes }]
+    })
+  })
 }
 
 /** What the looks of a walk mean together, the last look at each thing counting. Valves wrong on every cylinder with the pistons right is half a turn,
  *  or the wrong half assumed; on the cylinders of one camshaft alone it is that camshaft, on one bank against
- *  the other it is that bank. Source: handbook 3 and 12. */
-export function judgeWalk(sheet: BuildSheet, walks: readonly EntryOf<'walk'>[]): WalkVerdict {
+ *  the other it is that bank; a lobe that cannot have come from one stop to the next was misread. Source: handbook 3 and 12. */
+export function judgeWalk(sheet: BuildSheet, walks: readonly Walk[], fromDeg = 0): WalkVerdict {
   const key = (one: { crankDeg: number; cylinderId: string; what: string }) =>
     [one.crankDeg, one.cylinderId, one.what].join(' ')
   const last = [...new Map(walks.map((one) => [key(one), one])).values()]
-  const all = walkStops(sheet).flatMap((crankDeg) => walkLooks(sheet, crankDeg).map((look) => ({ ...look, crankDeg })))
+  const stops = [...new Set([...walkStops(sheet, fromDeg), ...last.map(({ crankDeg }) => crankDeg)])]
+  const all = stops.flatMap((crankDeg) => walkLooks(sheet, crankDeg).map((look) => ({ ...look, crankDeg })))
   const looked = all.flatMap((look) => {
     const seen = last.find((one) => key(one) === key(look))
-    return seen ? [{ look, wrong: seen.saw === 'otherwise' }] : []
+    return seen ? [{ look, wrong: differs(seen, look) }] : []
   })
-  const verdict = { looked: looked.length, of: all.length }
+  const impossible = impossibleSpacings(sheet, last)
+  const verdict = { looked: looked.length, of: all.length, impossible }
   const wrong = looked.filter((one) => one.wrong).map(({ look }) => look)
   if (looked.length === 0) return { ...verdict, meaning: 'nothingYet' }
+  if (impossible.length > 0 && wrong.every((look) => 'camId' in look && isSpaced(impossible, look)))
+    return { ...verdict, meaning: 'misread', targetId: impossible[0]?.camId }
   if (wrong.length === 0) return { ...verdict, meaning: 'allRight' }
   if (wrong.every(({ what }) => what === 'mark')) return { ...verdict, meaning: 'mark' }
   if (wrong.every(({ what }) => what === 'piston')) return { ...verdict, meaning: 'pistons' }
-  const valves = wrong.filter(({ what }) => what === 'inlet' || what === 'exhaust')
+  const valves = wrong.filter((look) => 'camId' in look)
   if (valves.length < wrong.length) return { ...verdict, meaning: 'mixed' }
-  const shaftOf = (look: WalkLook) => ('camId' in look ? partsOf(sheet).cam(look.camId)?.shaftId : undefined)
-  const shafts = new Set(valves.map(shaftOf))
+  return { ...verdict, ...whoseValves(sheet, valves, new Set(looked.map(({ look }) => look.cylinderId))) }
+}
+
+const isSpaced = (impossible: readonly ImpossibleSpacing[], look: { camId: string; crankDeg: number }) =>
+  impossible.some(
+    ({ camId, fromDeg, toDeg }) => camId === look.camId && (fromDeg === look.crankDeg || toDeg === look.crankDeg),
+  )
+
+/** What the wrong valves have in common. */
+function whoseValves(
+  sheet: BuildSheet,
+  valves: readonly { readonly camId: string; readonly cylinderId: string }[],
+  lookedAt: ReadonlySet<string>,
+): Pick<WalkVerdict, 'meaning' | 'targetId'> {
+  const cams = new Set(valves.map(({ camId }) => camId))
+  const shafts = new Set(valves.map(({ camId }) => partsOf(sheet).cam(camId)?.shaftId))
+  const [shaftId] = shafts
   const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
   const cylinders = new Set(valves.map(({ cylinderId }) => cylinderId))
-  const lookedAt = new Set(looked.map(({ look }) => look.cylinderId))
   const bankOf = (cylinderId: string) => partsOf(sheet).cylinder(cylinderId)?.bankId
   const banks = new Set(valves.map(({ cylinderId }) => bankOf(cylinderId)))
   const banksLookedAt = new Set([...lookedAt].map(bankOf))
-  if (shafts.size === 1 && camshafts.length > 1) return { ...verdict, meaning: 'oneCamshaft', targetId: [...shafts][0] }
-  if (banks.size === 1 && banksLookedAt.size > 1) return { ...verdict, meaning: 'oneBank', targetId: [...banks][0] }
-  if (cylinders.size === 1 && lookedAt.size > 1)
-    return { ...verdict, meaning: 'oneCylinder', targetId: [...cylinders][0] }
-  return { ...verdict, meaning: 'halfTurn' }
+  const onShaft = sheet.cams.filter((cam) => cam.shaftId === shaftId && lookedAt.has(cam.cylinderId))
+  if (cams.size === 1 && onShaft.length > 1) return { meaning: 'oneValve', targetId: [...cams][0] }
+  if (shafts.size === 1 && camshafts.length > 1) return { meaning: 'oneCamshaft', targetId: shaftId }
+  if (banks.size === 1 && banksLookedAt.size > 1) return { meaning: 'oneBank', targetId: [...banks][0] }
+  if (cylinders.size === 1 && lookedAt.size > 1) return { meaning: 'oneCylinder', targetId: [...cylinders][0] }
+  return { meaning: 'halfTurn' }
 }

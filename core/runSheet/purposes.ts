@@ -63,7 +63,8 @@ export const purposes: Readonly<Record<Purpose, PurposeRecord>> = {
   },
   findFault: {
     about: 'symptoms',
-    wants: () => ['makeSafe', 'symptoms', 'lashFound', 'asFound', 'pressures', 'card'],
+    // The reading that tells is put in as it is found to be the next.
+    wants: () => ['makeSafe', 'symptoms', 'card'],
   },
   proveWork: {
     about: 'twoTurns',

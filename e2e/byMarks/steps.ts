@@ -56,7 +56,7 @@ export async function passOver(actor: Actor, why: string) {
 
 export async function startAtTdc(actor: Actor) {
   await actor.press('Start a job')
-  await actor.press('Start')
+  await actor.press(/^Begin: /)
   await startTicks(actor.page)
   await goOn(actor)
   await expect(actor.page.getByRole('heading', { name: 'Lash as found' })).toBeVisible()

@@ -204,7 +204,7 @@ function BenchSheet({
       )}
       <div className="desk-steps">
         <SheetList steps={steps.slice(at + 1)} shown={shown?.step} />
-        <Button variant="quiet" onClick={openRunSheet}>
+        <Button variant="quiet" className="change-run-sheet" onClick={openRunSheet}>
           Change the run sheet
         </Button>
       </div>
@@ -222,7 +222,7 @@ function BenchDrawing({ shown, counted }: { readonly shown: Shown; readonly coun
   const target = shown && targetOfStep(shown.step, view)
   return (
     <section className="bench" aria-label="Bench">
-      <Strip />
+      <Strip lash={shown?.step.kind === 'lashFound' || shown?.step.kind === 'lashLeft'} />
       <div className="drawing">
         <div className="drawing-words">
           <CrankReadout />

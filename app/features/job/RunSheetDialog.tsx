@@ -34,7 +34,7 @@ export function RunSheetDialog({ onClose }: { readonly onClose: () => void }) {
     plan({ does: 'move', target: step.id, ...(before ? { before } : {}), reason: '' })
   }
   return (
-    <Dialog title="The run sheet" size="lg" onClose={onClose}>
+    <Dialog title="The run sheet" size="xl" onClose={onClose}>
       <div className="stack">
         {told && (
           <p className="warn" role="alert">

@@ -30,10 +30,8 @@ export const PurposeChoice = ({
   readonly chosen: Chosen
   readonly onChoose: (chosen: Chosen) => void
 }) => (
-  <fieldset className="purposes">
-    <legend>
-      <h1>What is it here for?</h1>
-    </legend>
+  <div className="purposes" role="radiogroup" aria-labelledby="purpose-label">
+    <h1 id="purpose-label">What is it here for?</h1>
     {purposesOf(sheet).map((purpose) => (
       <Choice
         key={purpose}
@@ -54,7 +52,7 @@ export const PurposeChoice = ({
         onChoose={() => onChoose({ purpose: template.purpose, kept: template })}
       />
     ))}
-  </fieldset>
+  </div>
 )
 
 function Choice({
@@ -78,8 +76,8 @@ function Choice({
         <span className="soft purpose-help">{help}</span>
       </span>
       <span className="purpose-chain" aria-hidden="true">
-        {steps.slice(0, MOST_PINS).map(({ id }) => (
-          <Pin key={id} state="open" size={16} />
+        {steps.slice(0, MOST_PINS).map(({ id }, i) => (
+          <Pin key={id} state={i === 0 ? 'done' : 'open'} size={16} />
         ))}
         {steps.length > MOST_PINS && '…'}
       </span>
@@ -89,4 +87,4 @@ function Choice({
 }
 
 /** A twelve-cylinder engine has more steps than there is room for. */
-const MOST_PINS = 15
+const MOST_PINS = 14

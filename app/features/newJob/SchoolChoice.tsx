@@ -36,9 +36,9 @@ export function SchoolChoice({
         ))}
         {kinds.has('twoTurns') && (
           <div className="school">
+            <span>Full turns that prove it</span>
             <NumberInput
-              label="Full turns that prove it"
-              description="Two at least; more find the tight place."
+              aria-label="Full turns that prove it"
               min={2}
               max={20}
               allowDecimal={false}
@@ -46,6 +46,7 @@ export function SchoolChoice({
               value={schools.turns}
               onChange={(value) => onChoose({ turns: Math.min(20, Math.max(2, Number(value) || 2)) })}
             />
+            <span className="soft">Two at least; more find the tight place.</span>
           </div>
         )}
         {schools.wearBy === 'own' && <OwnBands {...bands} />}
@@ -72,9 +73,9 @@ function School({
   const said = schoolAnswer(question, schools[question])
   return (
     <div className="school">
+      <span>{asks}</span>
       <NativeSelect
-        label={asks}
-        description={said?.why}
+        aria-label={asks}
         value={schools[question] ?? ''}
         onChange={(event) => onChoose({ [question]: event.currentTarget.value || undefined })}
         data={[
@@ -82,6 +83,7 @@ function School({
           ...Object.entries(answers).map(([value, { name }]) => ({ value, label: name })),
         ]}
       />
+      <span className="soft">{said?.why}</span>
     </div>
   )
 }
@@ -95,7 +97,7 @@ const OwnBands = ({
   readonly source: Draft
   readonly error: string | undefined
 }) => (
-  <div className="school stack">
+  <div className="own-bands stack">
     <Textarea
       label="Your bands: degrees late at the crank, and what is done from there on"
       description="One to a line, the first from 0."

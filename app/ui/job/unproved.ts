@@ -1,8 +1,9 @@
-import { lastIn, readLoop, turnedTightDeg } from '@link-count/core/ledger'
+import { allOf, lastIn, readLoop, turnedTightDeg } from '@link-count/core/ledger'
 import type { Loop } from '@link-count/core/model'
+import { judgeWalk } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import type { JobView } from '../../domain/views'
-import { inSentence, lacksWords } from '../wording'
+import { inSentence, lacksWords, turnLookWords, turnName, walkMeaningWords } from '../wording'
 
 /** What the card has to say is not proved, in plain words; empty when all is. */
 export function unprovedOf({
@@ -51,6 +52,15 @@ export function unprovedOf({
     if (state.tensioners[member.id] === 'asArrived') continue
     if (state.tensioners[member.id] !== 'proven') words.push(`${member.name}: not felt to push after release`)
   }
+  const looks = allOf(state, 'turnLook')
+  for (const { turn, saw } of looks) {
+    if (saw.what === 'marks' && saw.is === 'off') words.push(`${turnName(turn)}: the marks did not meet again`)
+    if (saw.what === 'locks' && saw.is === 'doNot') words.push(`${turnName(turn)}: locks did not go in again`)
+    if (saw.what === 'resistance' && saw.how !== 'light') words.push(`${turnName(turn)}: ${turnLookWords(saw, sheet)}`)
+  }
+  const walk = judgeWalk(sheet, allOf(state, 'walk'))
+  if (!['nothingYet', 'allRight'].includes(walk.meaning))
+    words.push(`Walk round the cycle: ${lowerFirst(walkMeaningWords(walk, sheet))}`)
   const passed = steps.some(({ step, status }) => step.kind === 'lashLeft' && status.outcome !== 'open')
   const taken = sheet.cams.filter(({ id }) => lastIn(state, 'lash', 'left', id)).length
   const all = sheet.cams.length
@@ -70,3 +80,5 @@ function countedOut(loop: Loop, { state, sheet }: Pick<JobView, 'state' | 'sheet
     return n === 0 ? [] : [`${loop.name}: counted ${where} on the ${inSentence(partsOf(sheet).member(memberId)?.name)}`]
   })
 }
+
+const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)

@@ -8,7 +8,7 @@ export const purposeWords: Readonly<Record<Purpose, { readonly name: string; rea
   },
   findFault: {
     name: 'Find out what is wrong',
-    help: 'From what it does: the cheapest reading that tells comes first.',
+    help: 'From what it does: the cheapest reading that tells is put in first.',
   },
   whole: { name: 'The whole of it', help: 'Read as found, set, counted, proved.' },
   lookOnly: { name: 'Look only', help: 'Is it worth it: camshaft, slack, lash, timing as found, wear, pressures.' },

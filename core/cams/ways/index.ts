@@ -13,7 +13,7 @@ export { latenessAtItsMark, markOfShaft } from './camAtMark'
 export { camMarkLateness, MARK_BY_EYE_SIGMA_DEG } from './camMark'
 export { latenessFromGauge } from './camGauge'
 export { latenessFromCentre, type CentreLateness, type LiftPair } from './lobeCentre'
-export { latenessFromClock, lobeHour } from './lobeClock'
+export { hoursPerDeg, latenessFromClock, lobeHour } from './lobeClock'
 export { latenessFromEqualLift, latenessFromPushrods, latenessFromRocking } from './rocking'
 export { latenessFromTdcLift } from './tdcLift'
 export {

@@ -41,7 +41,8 @@ export function latenessFromClock(
 }
 
 /** Hours that a lobe turns clockwise, seen from the timing side, for one degree of the crank. */
-function hoursPerDeg(sheet: BuildSheet, cam: Cam): number {
+/** How far a lobe goes round for a degree of the crank, hours of a clock face seen from the timing side. */
+export function hoursPerDeg(sheet: BuildSheet, cam: Cam): number {
   const shaft = partsOf(sheet).shaft(cam.shaftId)
   const ratio = shaft ? ratioValue(readDrive(sheet).ratioOf(shaft)) : 0.5
   return (-planeSign(sheet.running?.value ?? 'clockwise') * ratio) / 30

@@ -45,6 +45,7 @@ import { finding, findingShape } from './finding'
 import { plan, planShape } from './plan'
 import { pressure, pressureShape } from './pressure'
 import { symptom, symptomShape } from './symptom'
+import { turnLook, turnLookShape } from './turnLook'
 import { onlyOfJob, withTheZeros, type LedgerKind, type Nothing } from './kind'
 
 export { nothing, type LedgerKind, type Nothing } from './kind'
@@ -67,6 +68,7 @@ export const ledgerShapes = [
   leaningShape,
   standsShape,
   turnedShape,
+  turnLookShape,
   witnessShape,
   lashShape,
   shimShape,
@@ -130,6 +132,7 @@ export const ledgerKinds: { readonly [K in EntryKind]: LedgerKind<K> } = {
   leaning,
   stands,
   turned,
+  turnLook,
   witness,
   lash,
   shim,

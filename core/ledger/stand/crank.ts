@@ -10,6 +10,7 @@ import { zeroOfEntry } from '../zeros'
 import { isDisputed, noteSaid, settle, type StandSoFar } from './standSoFar'
 import { trimOf } from './figures'
 import type { Apart, LinkStand, RegisterItem } from './stand'
+import { registerItems } from '../registerItems'
 import { isReleased } from './tensionerStates'
 
 /** With everything on, a claim further than this from the ledger's place contradicts it. */
@@ -47,7 +48,9 @@ export function setApart(soFar: StandSoFar, apartOf: (link: LinkStand, id: strin
 function noteTight(soFar: StandSoFar, deg: number): void {
   const released = [...soFar.tensioners.values()].every(({ is }) => isReleased(is))
   const allOn = [...soFar.loops.values()].every(({ is }) => is === 'on')
-  const together = [...soFar.couplings.values()].every(({ is }) => is === 'on')
+  const together =
+    [...soFar.couplings.values()].every(({ is }) => is === 'on') &&
+    !soFar.register.some(({ item }) => registerItems[item].loose)
   soFar.turnedTightDeg = released && allOn && together ? Math.max(0, soFar.turnedTightDeg + deg) : 0
   for (const [id, loop] of soFar.loops) {
     const tight = released && together && loop.is === 'on'

@@ -3,6 +3,7 @@ import { shaftOfRead, type CamRead } from '../camWitnesses'
 import { isDisputed, noteSaid, type StandSoFar } from './standSoFar'
 import { change, endsSeenShut, endTrims, keepName, linkAt, loosened, uncounted } from './links'
 import { latenessAtMark, readKey, type Lateness } from './proof'
+import { registerItems } from '../registerItems'
 import { isRelieved } from './relief'
 import type { RegisterItem, Stand } from './stand'
 
@@ -23,6 +24,7 @@ export function putOnRegister(soFar: StandSoFar, item: RegisterItem, isIn: boole
   const relieved = soFar.map.camshafts.filter((id) => isRelieved(soFar.sheet, soFar, id))
   const others = soFar.register.filter(({ itemId }) => itemId !== item.itemId)
   soFar.register = isIn ? [...others, item] : others
+  if (registerItems[item.item].loose) loosened(soFar)
   endTrims(
     soFar,
     relieved.filter((id) => !isRelieved(soFar.sheet, soFar, id)),

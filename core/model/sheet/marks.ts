@@ -37,7 +37,15 @@ export const markSchema = z.strictObject({
   pointsAtDeg: trusted(z.number().min(0).lt(360))
     .optional()
     .describe('Where it points when it meets, degrees counter-clockwise from +x, seen from the timing side'),
-  cutFor: field.oneOf('What it is cut for', ['pose', 'tdc', 'spark', 'assembly', 'casting', 'unknown']),
+  cutFor: field.oneOf('What it is cut for; paint says nothing of where the crank stands, and is only counted from', [
+    'pose',
+    'tdc',
+    'spark',
+    'assembly',
+    'casting',
+    'paint',
+    'unknown',
+  ]),
   meets: field.words('What it meets'),
   exact: exactSchema.optional(),
 })

@@ -42,4 +42,5 @@ export const stepKinds = {
   card,
 } satisfies Record<StepKind, StepKindRecord>
 
+export { lashAsked } from './lash'
 export type { StepKind }

@@ -18,6 +18,8 @@ export const paint: StepKindRecord = {
     const { sections } = readLoop(sheet, loop, counts, 'found')
     const wheels = new Set(sections.flatMap(({ from, to }) => [from.memberId, to.memberId]))
     const counted = new Set(counts.map(({ fromMarkId, toMarkId }) => `${fromMarkId} ${toMarkId}`))
+    // Until there is a number to lay the new one by, a count is worth nothing.
+    if (sections.some(({ expected, from, to }) => !expected && counted.has(`${from.id} ${to.id}`))) return 'part'
     // From wheel to wheel once round but for the last stretch, which follows from the rest.
     return counted.size >= wheels.size - 1 ? 'read' : 'part'
   },

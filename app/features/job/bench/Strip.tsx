@@ -10,6 +10,7 @@ import { askTurn } from '../askTurn'
 import { missedTurnWords, turnWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { NextCylinder } from '../NextCylinder'
+import { useLashRound } from '../steps/lash/useLashRound'
 import { eventWords, nextThing } from '../turnPlan'
 import './Strip.css'
 
@@ -28,7 +29,7 @@ const short = { inlet: { opens: 'IO', closes: 'IC' }, exhaust: { opens: 'EO', cl
 
 /** The ribbon of one whole cycle: strokes of each cylinder, events of the zero cylinder, where the crank is drawn and where the ledger
  *  has it, and how far it is to the next thing. */
-export function Strip() {
+export function Strip({ lash = false }: { readonly lash?: boolean }) {
   const { view, drawn } = useBench()
   const { sheet, state } = view
   const rows = useRef<HTMLDivElement>(null)
@@ -53,6 +54,7 @@ export function Strip() {
       </div>
       <div ref={rows} className="strip-rows" {...drag()}>
         <Events />
+        {lash && <LashPlaces />}
         {order.map((cylinder) => (
           <Strokes key={cylinder.id} cylinder={cylinder} dense={dense} />
         ))}
@@ -127,6 +129,22 @@ function Events() {
       {found.length > 0 && (
         <span className="unseen">As read, against the book: {found.map(({ words }) => words).join(', ')}.</span>
       )}
+    </>
+  )
+}
+
+/** Where the crank is brought for the lash, in the order of the round. */
+function LashPlaces() {
+  const { view } = useBench()
+  const { stops } = useLashRound(view)
+  return (
+    <>
+      {stops.map(({ crankDeg }, i) => (
+        <span key={crankDeg} className="strip-lash" style={{ left: share(crankDeg, view.sheet.cycleDeg) }}>
+          <span className="unseen">Lash, stop </span>
+          {i + 1}
+        </span>
+      ))}
     </>
   )
 }

@@ -1,8 +1,11 @@
 import { cautionsFor } from '@link-count/core/runSheet'
 import { fixed, formatLateness, formatMm } from '@link-count/core/units'
+import { hourWords } from '../cams'
 import { cautionWords } from '../steps'
 import type { Lines } from '.'
 import { phaseWords } from './phase'
+
+const pistonSeen = { top: 'at the top', bottom: 'at the bottom', goingDown: 'going down', goingUp: 'coming up' }
 
 export const jobLines = {
   strike: ({ targetId }, told) => `Struck: ${told.other(targetId) ?? targetId}`,
@@ -26,8 +29,15 @@ export const jobLines = {
     `${nameOf('loops', loopId)} measured: ${formatMm(measuredMm)} over ${overPitches} pitches`,
   target: ({ shaftId, latenessDeg, reason }, { nameOf }) =>
     `${nameOf('shafts', shaftId)} to be set ${formatLateness(latenessDeg)}: ${reason}`,
-  walk: ({ crankDeg, what, cylinderId, saw }, { nameOf }) =>
-    `At ${fixed(crankDeg, 0)}°, ${what} of cylinder ${nameOf('cylinders', cylinderId)}: ${saw === 'asExpected' ? 'as it should be' : 'otherwise'}`,
+  walk: ({ crankDeg, what, cylinderId, saw, piston, valve, lobeHour }, { nameOf }) => {
+    const seen = [
+      ...(saw ? [saw === 'asExpected' ? 'as it should be' : 'otherwise'] : []),
+      ...(piston ? [pistonSeen[piston]] : []),
+      ...(valve ? [valve] : []),
+      ...(lobeHour === undefined ? [] : [`lobe to ${hourWords(lobeHour)}`]),
+    ]
+    return `At ${fixed(crankDeg, 0)}°, ${what} of cylinder ${nameOf('cylinders', cylinderId)}: ${seen.join(', ')}`
+  },
   deviation: ({ latenessDeg, reason }) => `Left ${formatLateness(latenessDeg)} on purpose: ${reason}`,
   note: ({ text }) => text,
   picture: ({ caption }) => `Picture${caption ? `: ${caption}` : ''}`,

@@ -3,6 +3,7 @@ import { fixed } from '@link-count/core/units'
 import { causeWordsOf, symptomWords } from '../symptoms'
 import { pressureWords } from '../pressures'
 import { kindTitle } from '../steps'
+import { turnLookWords, turnName } from '../turnLooks'
 import { nounsOfAll } from '../loops'
 import type { Lines } from '.'
 import { phaseWords } from './phase'
@@ -29,6 +30,7 @@ export const runSheetLines = {
     `${pressureWords[what]} ${phaseWords[phase]}, cylinder ${nameOf('cylinders', cylinderId)}: ${
       bar === undefined ? `${fixed(percent ?? 0, 0)}%` : `${fixed(bar, 1)} bar`
     }${wet ? ', with oil in it' : ''}`,
+  turnLook: ({ turn, saw }, { sheet }) => `${turnName(turn)}: ${turnLookWords(saw, sheet)}`,
   symptom: ({ symptom, is }) => `${symptomWords[symptom]}: ${is === 'there' ? 'yes' : 'no'}`,
   causeSettled: ({ cause, is, by }) => `${causeWordsOf(cause).name}: ${settledCause[is]}${by ? `, ${by}` : ''}`,
 } satisfies Partial<Lines>

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { lastIn } from '@link-count/core/ledger'
 import { bracket, judgeGap, oddGap, screwGapMm, SINGLE_LASH_HALF_MM } from '@link-count/core/lash'
 import { entryLimits, typedLimits, type Cam, type NewEntry, type Phase } from '@link-count/core/model'
-import type { Step } from '@link-count/core/runSheet'
+import { lashAsked, type Step } from '@link-count/core/runSheet'
 import { formatInches, formatMm } from '@link-count/core/units'
 import {
   DegreesInput,
@@ -13,9 +13,11 @@ import {
   useLengthField,
   type LengthField,
 } from '../../../../ui/fields'
+import { Fold } from '../../../../ui/Fold'
 import { gapVerdictWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { betweenBlades, gapOf } from './gapOf'
+import { LashRound } from './LashRound'
 import { Shims } from './Shims'
 import './Lash.css'
 
@@ -28,6 +30,18 @@ export function Lash({ step, phase }: { readonly step: Step; readonly phase: Las
   const [warmth, setWarmth] = useState<'cold' | 'hot'>('cold')
   const by = useDraft(`${job.id}:${step.id}:lash-by`, 'blade')
   const thread = useLengthField(`${job.id}:${step.id}:lash-thread`, typedLimits.screwPitchMm)
+  const asked = new Set(lashAsked(view.state, phase, step.targetIds))
+  const field = (cam: Cam) => (
+    <LashField
+      key={cam.id}
+      cam={cam}
+      step={step}
+      phase={phase}
+      warmth={warmth}
+      goNoGo={by.text === 'goNoGo'}
+      threadMm={by.text === 'screw' ? thread.value?.value : undefined}
+    />
+  )
   return (
     <div className="stack">
       <SegmentedControl
@@ -57,17 +71,13 @@ export function Lash({ step, phase }: { readonly step: Step; readonly phase: Las
           description="Screw it in until the gap is nothing, count the degrees back to where it stood."
         />
       )}
-      {sheet.cams.map((cam) => (
-        <LashField
-          key={cam.id}
-          cam={cam}
-          step={step}
-          phase={phase}
-          warmth={warmth}
-          goNoGo={by.text === 'goNoGo'}
-          threadMm={by.text === 'screw' ? thread.value?.value : undefined}
-        />
-      ))}
+      <LashRound />
+      {sheet.cams.filter(({ id }) => asked.has(id)).map(field)}
+      {asked.size < sheet.cams.length && (
+        <Fold title="Left empty as found" note={`${sheet.cams.length - asked.size} valves, not asked for again`}>
+          {sheet.cams.filter(({ id }) => !asked.has(id)).map(field)}
+        </Fold>
+      )}
       {sheet.shims && <Shims step={step} phase={phase} />}
     </div>
   )

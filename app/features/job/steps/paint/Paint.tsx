@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core'
+import { readLoop } from '@link-count/core/ledger'
 import type { BuildSheet, Loop, Mark } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
@@ -32,9 +33,49 @@ export function Paint({ step }: { readonly step: Step }) {
           </Button>
         </>
       ) : (
-        <CountPanel step={step} />
+        <>
+          <CountPanel step={step} />
+          <LayByThese loop={loop} />
+        </>
       )}
     </div>
+  )
+}
+
+/** The counts as found kept on the build sheet as what the new one is laid by: the timing stays as it was, whatever the book has. */
+function LayByThese({ loop }: { readonly loop: Loop }) {
+  const { view, changeSheet } = useBench()
+  const { sheet, state, label } = view
+  const { sections, found } = readLoop(sheet, loop, state.counts, 'found', state.seats)
+  const open = sections.flatMap((section) => {
+    const count = section.expected ? undefined : found.find(({ sectionId }) => sectionId === section.id)
+    return count ? [{ section, pitches: count.foundPitches }] : []
+  })
+  if (open.length === 0) return null
+  const keep = () =>
+    void changeSheet((newest) => ({
+      ...newest,
+      counts: [
+        ...newest.counts,
+        ...open.map(({ section: { from, to, run, loopId }, pitches }) => ({
+          id: `${from.id}-${to.id}`.slice(0, 64),
+          loopId,
+          fromMarkId: from.id,
+          toMarkId: to.id,
+          run,
+          pitches: {
+            value: pitches,
+            typed: String(pitches),
+            trust: 'measured' as const,
+            source: `as found in job ${label}`,
+          },
+        })),
+      ],
+    }))
+  return (
+    <Button variant="filled" onClick={keep}>
+      Lay the new {nounsOf(loop).loop} by these counts
+    </Button>
   )
 }
 
@@ -45,7 +86,7 @@ const unmarked = (sheet: BuildSheet, loop: Loop) =>
       (teeth !== undefined || shaftId !== undefined) &&
       (kind === 'sprocket' || kind === 'pulley') &&
       loop.path.some(({ memberId }) => memberId === id) &&
-      !sheet.marks.some((mark) => mark.memberId === id && mark.cutFor === 'pose'),
+      !sheet.marks.some((mark) => mark.memberId === id && (mark.cutFor === 'pose' || mark.cutFor === 'paint')),
   )
 
 const paintOn = (sheet: BuildSheet, loop: Loop): Mark[] =>
@@ -54,6 +95,6 @@ const paintOn = (sheet: BuildSheet, loop: Loop): Mark[] =>
     name: `Paint on the ${inSentence(name)}`,
     memberId: id,
     halfTeeth: 1,
-    cutFor: 'pose',
-    meets: `the painted link`,
+    cutFor: 'paint',
+    meets: 'the painted link',
   }))

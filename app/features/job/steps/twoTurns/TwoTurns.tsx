@@ -10,6 +10,7 @@ import { TurnedDialog } from '../../TurnedDialog'
 import { TheOneMove } from '../cam/TheOneMove'
 import { WhatIsWrong } from '../cam/WhatIsWrong'
 import { CycleWalk } from './CycleWalk'
+import { TurnLooks } from './TurnLooks'
 import { TimingReadings } from '../TimingReadings'
 
 /** Two full turns the running way with everything tight, and everything read again. */
@@ -40,6 +41,11 @@ export function TwoTurns({ step }: { readonly step: Step }) {
           </Button>
         </div>
       )}
+      <p className="soft">
+        Alone: stop at the crank’s mark, hold it, and read the camshaft after it. With a helper: one has the bar and
+        watches the crank, the other watches the cam mark and says stop.
+      </p>
+      <TurnLooks step={step} turned={turned} turns={view.schools.turns} />
       {other && <TurnedDialog planned={undefined} onClose={() => setOther(false)} />}
       {enough &&
         camshafts.map((shaft, i) => (
