@@ -31,9 +31,11 @@ import { WorkshopGate } from './WorkshopGate'
 const Notices = lazy(() => import('./Notices'))
 const WorkshopPage = lazy(() => import('../features/workshop/WorkshopPage'))
 const EnginePage = lazy(() => import('../features/engine/EnginePage'))
+const LogPage = lazy(() => import('../features/log/LogPage'))
 const NewJobPage = lazy(() => import('../features/newJob/NewJobPage'))
 const JobPage = lazy(() => import('../features/job/JobPage'))
 const PaperPage = lazy(() => import('../features/paper/PaperPage'))
+const ShortCardPage = lazy(() => import('../features/card/ShortCardPage'))
 const CardPage = lazy(() => import('../features/card/CardPage'))
 
 export const App = () => (
@@ -47,9 +49,11 @@ export const App = () => (
               <Route index element={<WorkshopPage />} />
               <Route path="engine/:engineId" element={<EnginePage />} />
               <Route path="engine/:engineId/job" element={<NewJobPage />} />
+              <Route path="engine/:engineId/log" element={<LogPage />} />
               <Route path="engine/:engineId/paper" element={<PaperPage />} />
               <Route path="job/:jobId" element={<JobPage />} />
               <Route path="job/:jobId/card" element={<CardPage />} />
+              <Route path="job/:jobId/card/short" element={<ShortCardPage />} />
             </Route>
             <Route path="*" element={<Navigate to="/" replace />} />
           </Routes>

@@ -8,6 +8,22 @@ import { schoolsSchema, templateSchema } from './schools'
 const deletedAt = timeSchema.describe('When, ISO 8601, UTC')
 const restoredAt = timeSchema.describe('When it was brought back: from then on it is not deleted').optional()
 
+const meterUnit = field.oneOf('of these', ['hours', 'miles', 'km', 'races'])
+
+/** Something that is done every so often. */
+export const dueSchema = z.strictObject({
+  id: field.id('This one'),
+  what: nameSchema.describe('What is done'),
+  every: z
+    .strictObject({ value: field.between('Every so many', 0.1, 10_000_000), unit: meterUnit })
+    .optional()
+    .describe('By what it has run'),
+  months: field.between('Or every so many months', 0.1, 1200).optional(),
+  lastAt: timeSchema.describe('When it was last done, ISO 8601, UTC').optional(),
+  lastMeter: field.between('What the engine had run then, in the unit of `every`', 0, 10_000_000).optional(),
+  source: field.words('Where the figure comes from'),
+})
+
 /** One physical engine; everything fixed about it is on its build sheets. */
 export const engineSchema = z.strictObject({
   id: field.id('This engine'),
@@ -16,6 +32,7 @@ export const engineSchema = z.strictObject({
   at: timeSchema.describe('When it was put in, ISO 8601, UTC'),
   tags: z.array(nameSchema).max(20).describe('Words it is found by').optional(),
   archived: field.yesNo('Put away: it stands on no stand any more, and is kept').optional(),
+  due: z.array(dueSchema).max(60).optional().describe('What is done again and again, and when it was last'),
   templates: z.array(templateSchema).max(40).optional().describe('Run sheets kept on it'),
   removed: z
     .strictObject({ at: deletedAt, restoredAt })
@@ -66,5 +83,6 @@ export const jobSchema = z.strictObject({
     ),
 })
 
+export type Due = z.output<typeof dueSchema>
 export type Engine = z.output<typeof engineSchema>
 export type Job = z.output<typeof jobSchema>

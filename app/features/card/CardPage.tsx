@@ -1,7 +1,8 @@
-import { Button } from '@mantine/core'
 import { useParams } from 'react-router'
 import { judgeGuard } from '@link-count/core/guard'
+import { judgeGap } from '@link-count/core/lash'
 import { allOf, lastIn } from '@link-count/core/ledger'
+import type { Cam, EntryOf } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatInches, formatLateness, formatMm } from '@link-count/core/units'
 import { selectJobView, type JobView } from '../../domain/views'
@@ -11,9 +12,22 @@ import { unprovedOf } from '../../ui/job'
 import { EngineGate } from '../../ui/EngineGate'
 import { PageHeader } from '../../ui/PageHeader'
 import { useWorkshop } from '../../ui/WorkshopContext'
-import { formatDate, itemSentence, meterWords, purposeWords, stepTitle, verdictTitle } from '../../ui/wording'
+import {
+  arrivalWords,
+  formatDate,
+  gapVerdictWords,
+  itemSentence,
+  meterWords,
+  nounsOfAll,
+  purposeWords,
+  stepTitle,
+  verdictTitle,
+} from '../../ui/wording'
 import { Half, MarksRow, SetRows, Timing, WearRows } from './cardRows'
+import { CardActions } from './CardActions'
 import { CountRows, CouplingRows, TryRows } from './loopRows'
+import { schoolLine } from './schoolLine'
+import { FindingRows, PressureRows, SymptomRows, TurnRows, WitnessRow } from './workRows'
 import './card.css'
 
 /** The finished timing card: printed on one page, exported, and what the next job starts from. */
@@ -38,9 +52,7 @@ function OpenCard({ jobId }: { readonly jobId: string }) {
           { words: 'Card' },
         ]}
       >
-        <Button variant="filled" onClick={() => window.print()}>
-          Print
-        </Button>
+        <CardActions view={view} />
       </PageHeader>
       <main id="main">
         <Card view={view} />
@@ -69,8 +81,13 @@ function CardHead({ view }: { view: JobView }) {
         <p>
           {engine.description && `${engine.description} · `}Job {view.label}, {formatDate(job.at)}
           {job.meter && ` · ${meterWords(job.meter)}`}
-          {job.purpose && ` · ${purposeWords[job.purpose].name}`}
           {job.reason && ` · ${job.reason}`}
+        </p>
+        <p>
+          {purposeWords[job.purpose ?? 'whole'].name}
+          {job.asKept && `, as we do it: ${job.asKept.name}`}. Came in{' '}
+          {arrivalWords[job.arrival](nounsOfAll(sheet.loops)).name.toLowerCase()}.{' '}
+          <span className="soft">{schoolLine(view)}</span>
         </p>
         <p className="soft">
           Build sheet {sheet.version} ·{' '}
@@ -131,7 +148,10 @@ function TimingTable({ view }: { view: JobView }) {
             <Half view={view} />
           </td>
         </tr>
+        <WitnessRow view={view} />
         <MarksRow view={view} />
+        <SymptomRows view={view} />
+        <FindingRows view={view} />
         {camshafts.map((shaft) => (
           <tr key={shaft.id}>
             <th scope="row">{shaft.name}, at the crank</th>
@@ -147,6 +167,8 @@ function TimingTable({ view }: { view: JobView }) {
         <CouplingRows view={view} />
         <SetRows view={view} />
         <WearRows view={view} />
+        <PressureRows view={view} />
+        <TurnRows view={view} />
       </tbody>
     </table>
   )
@@ -167,17 +189,13 @@ const LashTable = ({ view: { sheet, state } }: { view: JobView }) => (
       {sheet.cams.map((cam) => (
         <tr key={cam.id}>
           <th scope="row">{cam.name}</th>
-          <td className="reading">
-            {cam.lashMm
-              ? `${formatMm(cam.lashMm.value)}${cam.lashToMm ? ` to ${formatMm(cam.lashToMm.value)}` : ''}`
-              : 'not known'}
-          </td>
+          <td className="reading">{cam.lashMm ? lashLimits(cam) : 'not known'}</td>
           {(['found', 'left'] as const).map((phase) => {
             const entry = lastIn(state, 'lash', phase, cam.id)
             return (
               <td key={phase} className="reading">
                 {entry
-                  ? `${formatMm(entry.gapMm)} · ${formatInches(entry.gapMm)}${entry.conditions.includes('hot') ? ', hot' : ''}`
+                  ? `${formatMm(entry.gapMm)} · ${formatInches(entry.gapMm)}${entry.conditions.includes('hot') ? ', hot' : ''}${lashVerdict(cam, entry)}`
                   : 'not taken'}
               </td>
             )
@@ -188,8 +206,22 @@ const LashTable = ({ view: { sheet, state } }: { view: JobView }) => (
   </table>
 )
 
+/** Whether a gap is right by the book; nothing where the book says none. */
+function lashVerdict(cam: Cam, entry: EntryOf<'lash'>): string {
+  const gap = entry.noGoMm === undefined ? entry.gapMm : { goMm: entry.gapMm, noGoMm: entry.noGoMm }
+  const { verdict, marginMm } = judgeGap(gap, { lashMm: cam.lashMm?.value, lashToMm: cam.lashToMm?.value })
+  return verdict === 'noBook' || entry.conditions.includes('hot') ? '' : `: ${gapVerdictWords(verdict, marginMm)}`
+}
+
+/** What the book wants, and from where to where that is right. */
+function lashLimits({ lashMm, lashToMm }: Cam): string {
+  const { leastMm, mostMm } = judgeGap(0, { lashMm: lashMm?.value, lashToMm: lashToMm?.value })
+  const limits = `${formatMm(leastMm)} to ${formatMm(mostMm)}`
+  return lashToMm ? limits : `${formatMm(lashMm?.value ?? 0)}, right from ${limits}`
+}
+
 /** What was left on purpose, moved or passed over, notes, and how it was left. */
-function CardNotes({ view: { sheet, state, steps } }: { view: JobView }) {
+function CardNotes({ view: { sheet, state, steps, leftOut } }: { view: JobView }) {
   const skipped = steps.filter(({ status }) => status.outcome === 'skipped')
   return (
     <section className="card-notes">
@@ -217,6 +249,11 @@ function CardNotes({ view: { sheet, state, steps } }: { view: JobView }) {
       {skipped.map(({ step, status }) => (
         <p key={step.id}>
           <strong>{stepTitle(step, sheet)} passed over:</strong> {status.reason}
+        </p>
+      ))}
+      {leftOut.map(({ step, reason }) => (
+        <p key={step.id}>
+          <strong>{stepTitle(step, sheet)} left out:</strong> {reason}
         </p>
       ))}
       {state.live.flatMap((entry) => (entry.kind === 'note' ? [<p key={entry.id}>{entry.text}</p>] : []))}

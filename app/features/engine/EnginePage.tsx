@@ -33,7 +33,6 @@ import { PartPanel } from './parts/PartPanel'
 import { RivalSheets } from './RivalSheets'
 import type { SheetChange } from './sheetChanges'
 import { SheetEditorProvider } from './SheetEditor'
-import { TrendTable } from './TrendTable'
 import { UndoRedo } from './UndoRedo'
 import { useSheetHistory } from './useSheetHistory'
 import './engine.css'
@@ -215,7 +214,6 @@ function Beside({
       <DriveCheck />
       <div className="engine-keeping">
         <Jobs engine={engine} onAgain={onAgain} />
-        <TrendTable />
         <AboutEngine engine={engine} />
       </div>
     </aside>

@@ -16,6 +16,7 @@ import { JobDialog } from './JobDialog'
 export function Jobs({ engine, onAgain }: { readonly engine: Engine; readonly onAgain: (like: Job) => void }) {
   const jobs = useAppSelector((state) => selectJobs(state, engine.id))
   const [opened, setOpened] = useState<string>()
+  const { kind } = useWorkshop()
   if (jobs.length === 0) return null
   const away = jobs.filter(({ archived }) => archived)
   const lines = (some: readonly Job[]) => (
@@ -28,6 +29,9 @@ export function Jobs({ engine, onAgain }: { readonly engine: Engine; readonly on
   return (
     <section>
       <h2>Jobs</h2>
+      <p>
+        <Link to={`/${kind}/engine/${engine.id}/log`}>Log of settings, and what is due next</Link>
+      </p>
       {lines(jobs.filter(({ archived }) => !archived))}
       {away.length > 0 && (
         <Fold title="Jobs put away" note={String(away.length)}>

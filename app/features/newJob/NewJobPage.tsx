@@ -9,6 +9,7 @@ import { useAppSelector } from '../../store'
 import { EngineGate } from '../../ui/EngineGate'
 import type { Draft } from '../../ui/fields'
 import { GuardShape } from '../../ui/GuardShape'
+import { OwedBefore } from '../../ui/job'
 import { PageHeader } from '../../ui/PageHeader'
 import { reasonWords } from '../../ui/wording'
 import { ArrivalChoice } from './ArrivalChoice'
@@ -60,6 +61,7 @@ function NewJob({
         <PurposeChoice sheet={sheet} schools={job.schools} kept={job.kept} chosen={job.chosen} onChoose={job.choose} />
         <div className="new-job-side">
           {job.inherited && job.inherited.reasons.length > 0 && <Inherited {...job.inherited} sheet={sheet} />}
+          <OwedBefore engineId={engine.id} />
           <ArrivalChoice
             sheet={sheet}
             arrival={job.arrival}

@@ -1,3 +1,5 @@
+export * from './owed'
+export * from './OwedBefore'
 export * from './unproved'
 export * from './wheelReading'
 export * from './ZeroFigure'

@@ -20,4 +20,4 @@ export function daysAgo(iso: string, nowIso: string): string {
 }
 
 export const meterWords = ({ value, unit }: NonNullable<Job['meter']>) =>
-  `${value.toLocaleString('en', { maximumFractionDigits: 0 }).replaceAll(',', ' ')} ${unit}`
+  `${value.toLocaleString('en', { maximumFractionDigits: 1 }).replaceAll(',', ' ')} ${unit}`

@@ -2,6 +2,7 @@ import { Button, Checkbox, TextInput } from '@mantine/core'
 import { couldHaveRun } from '@link-count/core/ledger'
 import { cautionsFor, type Step } from '@link-count/core/runSheet'
 import { cautionWords } from '../../../../ui/wording'
+import { OwedBefore } from '../../../../ui/job'
 import { useDraft } from '../../../../ui/fields'
 import { useBench } from '../../JobContext'
 import './MakeSafe.css'
@@ -10,6 +11,7 @@ export function MakeSafe({ step }: { readonly step: Step }) {
   const { view, say } = useBench()
   return (
     <div className="ticks">
+      <OwedBefore engineId={view.engine.id} jobId={view.job.id} />
       {cautionsFor(view.sheet).map(({ id }) => (
         <Checkbox
           key={id}

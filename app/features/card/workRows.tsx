@@ -1,0 +1,130 @@
+import { EVEN_SHARE, spreadOf, suspectsOf, WEAK_SHARE } from '@link-count/core/diagnose'
+import { allOf } from '@link-count/core/ledger'
+import type { Entry } from '@link-count/core/model'
+import { judgeWalk } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
+import { fixed } from '@link-count/core/units'
+import type { JobView } from '../../domain/views'
+import {
+  causeWordsOf,
+  findingVerdicts,
+  pressureWords,
+  symptomWords,
+  tellLines,
+  turnLookWords,
+  turnName,
+  walkMeaningWords,
+  walkSpacingWords,
+} from '../../ui/wording'
+
+/** By what firing and overlap were told apart. */
+export function WitnessRow({ view: { sheet, state, entries } }: { readonly view: JobView }) {
+  const witnesses = state.live.filter(({ kind }) => kind === 'witness')
+  if (witnesses.length === 0) return null
+  const told = tellLines(sheet, entries)
+  return (
+    <tr>
+      <th scope="row">Which TDC, by</th>
+      <td colSpan={2}>{witnesses.map((entry: Entry) => told(entry)).join('; ')}</td>
+    </tr>
+  )
+}
+
+/** What was seen on each part, and what is done with it. */
+export function FindingRows({ view: { sheet, state } }: { readonly view: JobView }) {
+  const parts = partsOf(sheet)
+  return allOf(state, 'finding').map(({ id, partId, saw, verdict }) => (
+    <tr key={id}>
+      <th scope="row">
+        {parts.shaft(partId)?.name ?? parts.loop(partId)?.name ?? parts.member(partId)?.name ?? partId}, looked at
+      </th>
+      <td colSpan={2}>
+        {saw ? `${saw}: ` : ''}
+        {findingVerdicts[verdict]}
+      </td>
+    </tr>
+  ))
+}
+
+/** What it did, and what was behind it. */
+export function SymptomRows({ view: { sheet, state } }: { readonly view: JobView }) {
+  const there = allOf(state, 'symptom').filter(({ is }) => is === 'there')
+  if (there.length === 0) return null
+  const suspects = suspectsOf(sheet, state)
+  const of = (is: 'found' | 'ruledOut' | 'open') =>
+    suspects.filter((one) => one.is === is).map(({ id }) => causeWordsOf(id).name)
+  return (
+    <tr>
+      <th scope="row">{there.map(({ symptom }) => symptomWords[symptom]).join('; ')}</th>
+      <td colSpan={2}>
+        {of('found').length > 0 && <strong>{of('found').join('; ')}. </strong>}
+        {of('ruledOut').length > 0 && <>Not: {of('ruledOut').join('; ')}. </>}
+        {of('open').length > 0 && <span className="soft">Not looked into: {of('open').join('; ')}.</span>}
+      </td>
+    </tr>
+  )
+}
+
+/** What each cylinder held, and how they compare. */
+export function PressureRows({ view: { sheet, state } }: { readonly view: JobView }) {
+  const read = allOf(state, 'pressure')
+  const kinds = [...new Set(read.map(({ what }) => what))]
+  return kinds.map((what) => {
+    const own = read.filter((one) => one.what === what)
+    const spread = spreadOf(own, what)
+    return (
+      <tr key={what}>
+        <th scope="row">{pressureWords[what]}</th>
+        <td colSpan={2}>
+          <span className="reading">
+            {own
+              .map(
+                ({ cylinderId, bar, percent, wet, conditions }) =>
+                  `${partsOf(sheet).cylinder(cylinderId)?.name}: ${bar === undefined ? `${fixed(percent ?? 0, 0)}%` : `${fixed(bar, 1)} bar`}${wet ? ' wet' : ''}${conditions.includes('hot') ? ' hot' : ''}`,
+              )
+              .join(', ')}
+          </span>
+          {spread && spread.verdict !== 'single' && what !== 'leakDown' && (
+            <>
+              . Lowest {fixed(100 * spread.share, 0)}% of the best; weak under {100 * WEAK_SHARE}%, even from{' '}
+              {100 * EVEN_SHARE}%: {spread.verdict === 'even' ? 'even' : spread.verdict}.{' '}
+              <span className="soft">Common practice, no source.</span>
+            </>
+          )}
+        </td>
+      </tr>
+    )
+  })
+}
+
+/** The turns that prove, what was seen at each, and what the walk round the cycle came to. */
+export function TurnRows({ view: { sheet, state, schools } }: { readonly view: JobView }) {
+  const looks = allOf(state, 'turnLook')
+  const walks = allOf(state, 'walk')
+  const walk = judgeWalk(sheet, walks, walks[0]?.crankDeg)
+  const turned = Math.floor(state.turnedTightDeg / 360)
+  return (
+    <>
+      {(turned > 0 || looks.length > 0) && (
+        <tr>
+          <th scope="row">Turned with everything tight</th>
+          <td colSpan={2}>
+            {turned} of {schools.turns} full turns
+            {looks.length > 0 &&
+              `: ${looks.map(({ turn, saw }) => `${turnName(turn)}, ${turnLookWords(saw, sheet)}`).join('; ')}`}
+            .
+          </td>
+        </tr>
+      )}
+      {walk.meaning !== 'nothingYet' && (
+        <tr>
+          <th scope="row">Walk round the cycle</th>
+          <td colSpan={2}>
+            {walk.looked} of {walk.of} looked at. {walkMeaningWords(walk, sheet)}{' '}
+            {walk.impossible.map((one) => walkSpacingWords(one, sheet)).join(' ')}
+          </td>
+        </tr>
+      )}
+    </>
+  )
+}

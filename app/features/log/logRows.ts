@@ -1,0 +1,57 @@
+import { readingsOfJob } from '@link-count/core/diagnose'
+import { lastIn } from '@link-count/core/ledger'
+import { fixed, formatLateness, formatMm } from '@link-count/core/units'
+import type { JobView } from '../../domain/views'
+import { formatDate, meterWords, purposeWords } from '../../ui/wording'
+
+/** One line of the log of settings: what it is of, and what a visit left of it. */
+export interface LogLine {
+  readonly key: string
+  readonly name: string
+  readonly of: (view: JobView) => string
+}
+
+/** Every setting that a log tells, in the order of the card. */
+export function logLines({ sheet }: Pick<JobView, 'sheet'>): readonly LogLine[] {
+  const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
+  return [
+    { key: 'date', name: 'Date', of: ({ job }) => formatDate(job.at) },
+    { key: 'for', name: 'Here for', of: ({ job }) => purposeWords[job.purpose ?? 'whole'].name },
+    { key: 'meter', name: 'Had run', of: ({ job }) => (job.meter ? meterWords(job.meter) : '') },
+    {
+      key: 'zero',
+      name: 'Zero of the wheel',
+      of: ({ state: { zero } }) => (zero ? `${fixed(zero.wheelDeg, 1)} ± ${fixed(2 * zero.sigmaDeg, 1)}` : ''),
+    },
+    ...camshafts.flatMap(({ id, name }) =>
+      (['found', 'left'] as const).map((phase) => ({
+        key: `${id} ${phase}`,
+        name: `${name}, ${phase}`,
+        of: ({ state }: JobView) => {
+          const timing = state.timing[id]?.[phase]
+          return timing ? `${formatLateness(timing.latenessDeg)} ± ${fixed(timing.plusMinusDeg, 1)}°` : ''
+        },
+      })),
+    ),
+    {
+      key: 'wear',
+      name: 'Grown by',
+      of: (view) => {
+        const grown = Object.values(readingsOfJob(view.sheet, view.state, 'found').elongation ?? {})
+        return grown.length === 0 ? '' : `${fixed(Math.max(...grown.map(({ value }) => value)), 2)}%`
+      },
+    },
+    ...sheet.cams.map(({ id, name }) => ({
+      key: `lash ${id}`,
+      name: `Lash, ${name}`,
+      of: ({ state }: JobView) => {
+        const entry = lastIn(state, 'lash', 'left', id) ?? lastIn(state, 'lash', 'found', id)
+        return entry ? formatMm(entry.gapMm) : ''
+      },
+    })),
+  ]
+}
+
+/** The lines that any of the visits has something of. */
+export const linesWith = (lines: readonly LogLine[], views: readonly JobView[]): readonly LogLine[] =>
+  lines.filter(({ of }) => views.some((view) => of(view) !== ''))

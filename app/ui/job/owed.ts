@@ -1,0 +1,16 @@
+import type { JobView } from '../../domain/views'
+import { itemSentence, stepTitle } from '../wording'
+import { unprovedOf } from './unproved'
+
+/** What a job leaves to the next: passed over or left out, not proved, still in, out or loose; what was found that is to be renewed. */
+export function owedOf(view: Pick<JobView, 'state' | 'sheet' | 'steps' | 'schools' | 'leftOut'>): string[] {
+  const { sheet, state, steps, leftOut } = view
+  return [
+    ...state.register.map((item) => itemSentence(item, sheet)),
+    ...steps.flatMap(({ step, status }) =>
+      status.outcome === 'skipped' ? [`${stepTitle(step, sheet)} passed over: ${status.reason}`] : [],
+    ),
+    ...leftOut.map(({ step, reason }) => `${stepTitle(step, sheet)} left out: ${reason}`),
+    ...unprovedOf(view),
+  ]
+}

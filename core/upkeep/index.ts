@@ -1,0 +1,3 @@
+export * from './nextDue'
+export * from './trend'
+export * from './usual'
