@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { MouseHand } from './actor'
+import { allWritten } from './allWritten'
 import { beginEngine, startSafely } from './beginEngine'
 import { countTo, stagedTeeth } from './countTo'
 import { zeroAtFive } from './zeroAtFive'
@@ -103,7 +104,7 @@ test('a twin-cam engine, a tooth out on one cam and both late from the chain, pu
   await expect(move(page)).toBeHidden()
   await expect(page.getByText('What was found has been worked on since.')).toBeVisible()
 
-  await actor.press(/^Two turns/)
+  await actor.press(/^Full turns/)
   await actor.press('One full turn done')
   await actor.press('One full turn done')
   // The exhaust right on the book: opens at 120 and closes at 380 on the cycle, its centre at 250, all 5 later on the wheel.
@@ -192,16 +193,15 @@ test('an engine set half a turn out is caught: air against the valves, and all r
   await actor.press('Not both shut')
   await expect(page.getByText(/Either the cams are half a turn out, which is a whole turn of the crank/)).toBeVisible()
   await actor.open('Walk round the cycle')
-  const looks = page.locator('.walk li')
-  const sayAll = async () => {
-    for (const look of await looks.all()) {
-      const valve = /inlet|exhaust/.test((await look.textContent()) ?? '')
-      await look.getByRole('button', { name: valve ? /^Otherwise/ : /^It is so/ }).click()
-    }
-  }
-  await sayAll()
+  // Half a turn out: both a little open where it should fire, and the exhaust shut where it should have opened.
+  await actor.choose('Cylinder 1: piston', 'at the top')
+  await actor.choose('Cylinder 1: inlet', 'open')
+  await actor.choose('Cylinder 1: exhaust', 'open')
+  await allWritten(page)
   await actor.press('Turned on by half a turn')
-  await sayAll()
+  await actor.choose('Cylinder 1: piston', 'at the bottom')
+  await actor.choose('Cylinder 1: inlet', 'open')
+  await actor.choose('Cylinder 1: exhaust', 'shut')
   await expect(
     page.getByText('The pistons are right and the valves are not: the cams are half a turn out'),
   ).toBeVisible()
@@ -226,7 +226,7 @@ test('a side-valve engine by feelers: the blade nips and frees', async ({ page }
   await expect(page.getByText(/The cam is 3\.0° late ± \d\.\d° at the crank/)).toBeVisible()
   await actor.press('Write it down: opening and closing')
   // A drive of gears is turned twice and read again as well.
-  await actor.press(/^Two turns/)
+  await actor.press(/^Full turns/)
   await actor.press('One full turn done')
   await actor.press('One full turn done')
   await events(actor, '355', '235')

@@ -229,7 +229,7 @@ test.describe('offline', () => {
 })
 
 for (const [what, path, scriptKb, allKb] of [
-  ['an own workshop', '/own', 215, 268],
+  ['an own workshop', '/own', 215, 272],
   ['the demo', '/demo', 240, 300],
 ] as const)
   test(`a first visit to ${what} loads little`, async ({ page }) => {

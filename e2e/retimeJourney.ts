@@ -46,6 +46,7 @@ export async function enterEngine(actor: Actor) {
 
 export async function startJob(actor: Actor) {
   await actor.press('Start a job')
+  await expect(actor.page.getByRole('heading', { name: 'What is it here for?' })).toBeVisible()
   await actor.write('Why it is here', 'rattles')
   await actor.press(/^Begin: /)
   await expect(actor.page.getByRole('heading', { name: 'Make safe' })).toBeVisible()

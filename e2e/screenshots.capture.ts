@@ -30,7 +30,7 @@ const shots: readonly Shot[] = [
   { name: 'hanging', path: '/demo/engine/launch', ready: 'What can be answered now', then: showHanging },
   { name: 'belt', path: '/demo/engine/launch?part=loop:belt', ready: 'What can be answered now', then: showLinkMap },
   { name: 'paper', path: '/demo/engine/sidecar/paper', ready: 'Marks along the rim' },
-  { name: 'chain-off', path: '/demo/job/job-sidecar-1', ready: 'It meets' },
+  { name: 'new-job', path: '/demo/engine/lifeboat/job', ready: 'What is it here for?', then: showLookOnly },
   { name: 'bench-mode', path: '/demo/job/job-tractor-3', ready: COUNT, then: (page) => page.keyboard.press('b') },
   {
     name: 'guard',
@@ -38,9 +38,15 @@ const shots: readonly Shot[] = [
     ready: COUNT,
     then: (page) => page.getByRole('button', { name: /^Guard/ }).click(),
   },
-  { name: 'ledger', path: '/demo/job/job-tractor-3', ready: COUNT, then: (page) => page.keyboard.press('l') },
+  { name: 'log', path: '/demo/engine/lifeboat/log', ready: 'Two beside each other' },
   { name: 'card', path: '/demo/job/job-lifeboat-1/card', ready: 'proved by two witnesses' },
 ]
+
+/** A purpose chosen, with how it is done here for that. */
+async function showLookOnly(page: Page) {
+  await page.getByText('Look only', { exact: true }).click()
+  await expect(page.getByRole('radio', { name: /^Look only/ })).toBeChecked()
+}
 
 async function countAgain(page: Page) {
   await page.getByRole('button', { name: 'Moved it: count again' }).click()

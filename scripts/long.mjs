@@ -46,7 +46,7 @@ const kills = () =>
 const absurd = () => inBrowser(['absurd'], { ABSURD: 'all' })
 
 /** Whole journeys that npm test leaves out. */
-const journeys = () => inBrowser(['journeys', 'byMarks', 'drive', 'panels', 'shapes'], { JOURNEYS: 'all' })
+const journeys = () => inBrowser(['journeys', 'byMarks', 'drive', 'panels', 'purposes', 'shapes'], { JOURNEYS: 'all' })
 
 const parts = { guard, faults, zeros, fuzz, kills, absurd, journeys }
 

@@ -16,7 +16,7 @@ export function buildDemo(): Records {
     at: later(STARTED, i),
   }))
   const sheets = demoEngines.map((engine) => sheetOf(engine, STARTED))
-  const jobs = demoJobs.map(({ id, engineId, number, at, arrival, reason }): Job => ({
+  const jobs = demoJobs.map(({ id, engineId, number, at, arrival, reason, purpose, meter, schools }): Job => ({
     id,
     engineId,
     number,
@@ -24,6 +24,9 @@ export function buildDemo(): Records {
     sheetId: `sheet-${engineId}`,
     arrival,
     reason,
+    ...(purpose ? { purpose } : {}),
+    ...(meter ? { meter } : {}),
+    ...(schools ? { schools } : {}),
   }))
   return { engines, sheets, jobs, entries: demoJobs.flatMap(entriesOf) }
 }

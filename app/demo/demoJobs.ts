@@ -1,6 +1,7 @@
 import { PART_IDS as ids } from '@link-count/core/starters'
 import type { NewEntry } from '@link-count/core/model'
 import { jobsByMarks } from './jobsByMarks'
+import { jobsByPurpose } from './jobsByPurpose'
 import {
   atPose,
   camMark,
@@ -30,6 +31,7 @@ export const demoJobs: readonly DemoJob[] = [
     at: '2026-09-21T08:10:00.000Z',
     arrival: 'whole',
     reason: 'new chain before the winter',
+    meter: { value: 2310, unit: 'hours' },
     says: (engine) => [
       ...madeSafe(engine),
       ...lash('found', ['.010 in', '.013 in', '.010 in', '.012 in', '.009 in', '.012 in', '.011 in', '.014 in']),
@@ -69,6 +71,7 @@ export const demoJobs: readonly DemoJob[] = [
     at: '2026-10-05T13:00:00.000Z',
     arrival: 'whole',
     reason: 'flat on hills',
+    meter: { value: 49_200, unit: 'miles' },
     says: (engine) => [
       ...madeSafe(engine),
       ...lash('found', ['0.25 mm', '0.30 mm', '0.25 mm', '0.35 mm', '0.25 mm', '0.30 mm', '0.30 mm', '0.30 mm']),
@@ -190,4 +193,5 @@ export const demoJobs: readonly DemoJob[] = [
     ],
   },
   ...jobsByMarks,
+  ...jobsByPurpose,
 ]

@@ -1,6 +1,6 @@
 import { cautionsFor } from '@link-count/core/runSheet'
 import { PART_IDS as ids } from '@link-count/core/starters'
-import type { CountRule, NewEntry, Phase } from '@link-count/core/model'
+import type { CountRule, Job, NewEntry, Phase } from '@link-count/core/model'
 import { parseLength } from '@link-count/core/units'
 import type { DemoEngine } from './demoEngine'
 
@@ -10,6 +10,9 @@ export interface DemoJob {
   readonly number: number
   readonly at: string
   readonly arrival: 'whole'
+  readonly purpose?: Job['purpose']
+  readonly meter?: Job['meter']
+  readonly schools?: Job['schools']
   readonly reason: string
   readonly says: (engine: DemoEngine) => NewEntry[]
 }

@@ -99,3 +99,50 @@ test('one bank against the other: the bank whose valves are otherwise', () => {
   )
   expect(judgeWalk(vee, walks)).toMatchObject({ meaning: 'oneBank', targetId: vee.cylinders[1]?.bankId })
 })
+
+describe('what an eye sees, written as it is', () => {
+  const known = (value: number) => ({ value, typed: String(value), trust: 'manual' as const })
+  const clocked = { ...sheet, cams: sheet.cams.map((cam) => ({ ...cam, fullLiftClock: known(6) })) }
+  const cylinderId = clocked.cylinders[0]?.id ?? ''
+  const hourAt = (crankDeg: number, what: 'inlet' | 'exhaust') => {
+    const look = walkLooks(clocked, crankDeg).find((one) => one.what === what)
+    return look && 'hour' in look ? (look.hour ?? 0) : 0
+  }
+  const seen = (crankDeg: number, what: 'inlet' | 'exhaust', off = 0) => ({
+    crankDeg,
+    cylinderId,
+    what,
+    lobeHour: (hourAt(crankDeg, what) + off + 12) % 12,
+  })
+  test('pistons and valves as they should be; a valve that is barely open may be seen either way', () => {
+    const at = (deg: number, what: 'piston' | 'inlet', said: object) => ({ crankDeg: deg, cylinderId, what, ...said })
+    expect(judgeWalk(clocked, [at(0, 'piston', { piston: 'top' }), at(0, 'inlet', { valve: 'shut' })]).meaning).toBe(
+      'allRight',
+    )
+    expect(judgeWalk(clocked, [at(0, 'piston', { piston: 'bottom' })]).meaning).toBe('pistons')
+    for (const valve of ['open', 'shut'])
+      expect(judgeWalk(clocked, [at(360, 'inlet', { valve })]).meaning).toBe('allRight')
+    expect(judgeWalk(clocked, [at(0, 'inlet', { valve: 'open' })]).meaning).toBe('halfTurn')
+  })
+  test('a lobe an hour and a half off is not held against it, two hours are', () => {
+    expect(judgeWalk(clocked, [seen(0, 'inlet', 1.5)]).meaning).toBe('allRight')
+    expect(judgeWalk(clocked, [seen(0, 'inlet', 2)]).meaning).toBe('halfTurn')
+  })
+  test('a camshaft goes 3 hours in half a turn of the crank: a lobe that stood still was misread', () => {
+    const stood = { ...seen(0, 'inlet'), crankDeg: 180 }
+    const verdict = judgeWalk(clocked, [seen(0, 'inlet'), stood, seen(0, 'exhaust'), seen(180, 'exhaust')])
+    expect(verdict.meaning).toBe('misread')
+    expect(verdict.impossible).toMatchObject([{ fromDeg: 0, toDeg: 180, sawHours: 0 }])
+    expect(Math.abs(verdict.impossible[0]?.goesHours ?? 0)).toBeCloseTo(3, 6)
+  })
+  test('one lobe off by the same at every stop is that valve, or its camshaft where it has no other', () => {
+    const wrong = walkStops(clocked).map((deg) => seen(deg, 'inlet', 3))
+    const right = walkStops(clocked).map((deg) => seen(deg, 'exhaust'))
+    expect(judgeWalk(clocked, [...wrong, ...right])).toMatchObject({ impossible: [] })
+    expect(['oneValve', 'oneCamshaft']).toContain(judgeWalk(clocked, [...wrong, ...right]).meaning)
+  })
+  test('from where the crank stands', () => {
+    expect(walkStops(clocked, 100)).toEqual([100, 280, 460, 640])
+    expect(judgeWalk(clocked, [seen(100, 'inlet')], 100)).toMatchObject({ looked: 1, meaning: 'allRight' })
+  })
+})

@@ -170,7 +170,14 @@ export function judgeWalk(sheet: BuildSheet, walks: readonly Walk[], fromDeg = 0
   if (wrong.every(({ what }) => what === 'piston')) return { ...verdict, meaning: 'pistons' }
   const valves = wrong.filter((look) => 'camId' in look)
   if (valves.length < wrong.length) return { ...verdict, meaning: 'mixed' }
-  return { ...verdict, ...whoseValves(sheet, valves, new Set(looked.map(({ look }) => look.cylinderId))) }
+  return {
+    ...verdict,
+    ...whoseValves(
+      sheet,
+      valves,
+      looked.map(({ look }) => look),
+    ),
+  }
 }
 
 const isSpaced = (impossible: readonly ImpossibleSpacing[], look: { camId: string; crankDeg: number }) =>
@@ -182,8 +189,9 @@ const isSpaced = (impossible: readonly ImpossibleSpacing[], look: { camId: strin
 function whoseValves(
   sheet: BuildSheet,
   valves: readonly { readonly camId: string; readonly cylinderId: string }[],
-  lookedAt: ReadonlySet<string>,
+  looked: readonly WalkLook[],
 ): Pick<WalkVerdict, 'meaning' | 'targetId'> {
+  const lookedAt = new Set(looked.map(({ cylinderId }) => cylinderId))
   const cams = new Set(valves.map(({ camId }) => camId))
   const shafts = new Set(valves.map(({ camId }) => partsOf(sheet).cam(camId)?.shaftId))
   const [shaftId] = shafts
@@ -192,8 +200,11 @@ function whoseValves(
   const bankOf = (cylinderId: string) => partsOf(sheet).cylinder(cylinderId)?.bankId
   const banks = new Set(valves.map(({ cylinderId }) => bankOf(cylinderId)))
   const banksLookedAt = new Set([...lookedAt].map(bankOf))
-  const onShaft = sheet.cams.filter((cam) => cam.shaftId === shaftId && lookedAt.has(cam.cylinderId))
-  if (cams.size === 1 && onShaft.length > 1) return { meaning: 'oneValve', targetId: [...cams][0] }
+  // The others on its camshaft were looked at as well, and are right.
+  const others = looked.some(
+    (look) => 'camId' in look && !cams.has(look.camId) && partsOf(sheet).cam(look.camId)?.shaftId === shaftId,
+  )
+  if (cams.size === 1 && others) return { meaning: 'oneValve', targetId: [...cams][0] }
   if (shafts.size === 1 && camshafts.length > 1) return { meaning: 'oneCamshaft', targetId: shaftId }
   if (banks.size === 1 && banksLookedAt.size > 1) return { meaning: 'oneBank', targetId: [...banks][0] }
   if (cylinders.size === 1 && lookedAt.size > 1) return { meaning: 'oneCylinder', targetId: [...cylinders][0] }

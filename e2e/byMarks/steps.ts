@@ -110,8 +110,10 @@ export async function releaseAndTurn(actor: Actor, tensioner = 'Tensioner') {
   await actor.press('One full turn done')
 }
 
-export async function sign(actor: Actor) {
+/** Signed, and the card looked at; with something still in, out or loose why it is left so. */
+export async function sign(actor: Actor, stillSo = '') {
   await goToStep(actor, /^Card/)
+  if (stillSo) await actor.write('Closed with that still so, because', stillSo)
   await actor.write('Signed, in the role of', 'owner')
   await actor.press('Sign and close the job')
   await actor.press('Look at the card', 'link')

@@ -26,19 +26,16 @@ export function CardActions({ view }: { readonly view: JobView }) {
       return true
     })
   return (
-    <>
-      <Button variant="quiet" onClick={() => void navigate(`/${kind}/job/${view.job.id}/card/short`)}>
+    <div className="card-actions row">
+      <Button variant="default" onClick={() => void navigate(`/${kind}/job/${view.job.id}/card/short`)}>
         Short card
       </Button>
-      <Button variant="quiet" onClick={() => save('png')}>
+      <Button variant="default" onClick={() => save('png')}>
         Picture
       </Button>
-      <Button variant="quiet" onClick={() => save('pdf')}>
+      <Button variant="default" onClick={() => save('pdf')}>
         PDF
       </Button>
-      <Button variant="filled" onClick={() => window.print()}>
-        Print
-      </Button>
-    </>
+    </div>
   )
 }

@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core'
 import { useParams } from 'react-router'
 import { judgeGuard } from '@link-count/core/guard'
 import { judgeGap } from '@link-count/core/lash'
@@ -52,9 +53,12 @@ function OpenCard({ jobId }: { readonly jobId: string }) {
           { words: 'Card' },
         ]}
       >
-        <CardActions view={view} />
+        <Button variant="filled" onClick={() => window.print()}>
+          Print
+        </Button>
       </PageHeader>
       <main id="main">
+        <CardActions view={view} />
         <Card view={view} />
       </main>
     </div>

@@ -89,6 +89,25 @@ function FuelAndStart() {
         ]}
         onChoose={(starting) => apply((s) => ({ ...s, starting }))}
       />
+      <Choice
+        label="Valves are shut by"
+        value={sheet.valvesShutBy ?? 'springs'}
+        options={[
+          { value: 'springs', label: 'springs' },
+          { value: 'desmodromic', label: 'a cam, without springs' },
+          { value: 'opposedPistons', label: 'no valves: opposed pistons' },
+        ]}
+        onChoose={(by) => apply((s) => withValue(s, 'valvesShutBy', by === 'springs' ? undefined : by))}
+      />
+      <Choice
+        label="Liners"
+        value={sheet.wetLiners ? 'wet' : 'fixed'}
+        options={[
+          { value: 'fixed', label: 'cast in or pressed' },
+          { value: 'wet', label: 'wet: clamped while the head is off' },
+        ]}
+        onChoose={(liners) => apply((s) => withValue(s, 'wetLiners', liners === 'wet' ? true : undefined))}
+      />
     </>
   )
 }

@@ -55,7 +55,7 @@ const wholeEngine = (sheet: BuildSheet): Made[] => [
     name: 'How it runs',
     what: 'direction, fuel, whether valves and pistons meet',
     figures:
-      'The crank runs, seen from the timing side It runs reversing gear Can valves and pistons meet? interference Burns Started by',
+      'The crank runs, seen from the timing side It runs reversing gear Can valves and pistons meet? interference Burns Started by Valves are shut by Liners',
     view: 'drive',
   },
   {
