@@ -105,6 +105,10 @@ test('a new job takes over what the last one left, says so, and wants the crank 
   await page.getByRole('group', { name: 'Second camshaft' }).getByRole('button', { name: 'Out', exact: true }).click()
   await expect(page.getByRole('dialog')).toContainText('Second chain off; valves and pistons cannot meet')
   for (const out of ['Rag is out', 'Pin is out', 'Pin is out']) await actor.press(out)
+  // Its camshaft out, a chain hangs: it is held before the crank turns.
+  await expect(page.getByRole('dialog')).toContainText('hangs free and jams at the crank')
+  await actor.choose('Put on the register', 'Chain or belt held taut by hand')
+  await actor.press('It is so')
   await close(page)
   await expect(guard(page)).toContainText('May be turned by hand')
 })

@@ -175,7 +175,7 @@ function PutIn({ onPutIn }: { readonly onPutIn: (kind: StepKind, targetIds: read
   const noun = nounsOfAll(sheet.loops)
   const targets = targetsOf(sheet, chosen)
   return (
-    <section className="row put-in" aria-label="Put in a step">
+    <section className="row put-in" aria-label="One more step">
       <NativeSelect
         label="Put in a step"
         value={chosen}

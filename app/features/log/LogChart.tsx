@@ -23,7 +23,7 @@ export default function LogChart({ views }: { readonly views: readonly JobView[]
       <h2 id="chart">Found late by, degrees at the crank</h2>
       <div className="log-chart" aria-hidden="true">
         <ResponsiveContainer width="100%" height={220}>
-          <LineChart data={visits} margin={{ top: 8, right: 24, bottom: 8, left: 0 }}>
+          <LineChart data={visits} accessibilityLayer={false} margin={{ top: 8, right: 24, bottom: 8, left: 0 }}>
             <CartesianGrid stroke="var(--line)" />
             <XAxis
               dataKey="at"

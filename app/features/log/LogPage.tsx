@@ -69,8 +69,8 @@ function OpenLog({ engine }: { readonly engine: Engine }) {
 
 /** A row to the setting, a column to the visit, the latest first. */
 const VisitTable = ({ lines, views }: { readonly lines: readonly LogLine[]; readonly views: readonly JobView[] }) => (
-  <section aria-labelledby="visits">
-    <h2 id="visits">Visits</h2>
+  <div>
+    <h2>Visits</h2>
     <div className="paper-scroll" tabIndex={0} role="region" aria-label="Visits">
       <table className="log-table">
         <thead>
@@ -97,7 +97,7 @@ const VisitTable = ({ lines, views }: { readonly lines: readonly LogLine[]; read
         </tbody>
       </table>
     </div>
-  </section>
+  </div>
 )
 
 const visitKey = ({ job }: JobView) => job.id
