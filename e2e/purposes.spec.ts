@@ -257,6 +257,8 @@ inLong(
       ['Thickest shim you can buy', '3.00 mm'],
       ['They come in steps of', '0.05 mm'],
     ])
+    await actor.press('Set by these shims')
+    await allWritten(page)
     await begin(actor, 'Valve clearances')
     await goOn(actor)
     for (const valve of ['1 inlet', '1 exhaust']) {
@@ -295,9 +297,9 @@ inLong('a walk by the lobes: one lobe wrong, and one that cannot have come from 
   await actor.press('One full turn done')
   await actor.press('One full turn done')
   await actor.open('Walk round the cycle')
-  await actor.choose('Cylinder 1: inlet, its lobe', 'lobe to 3 o’clock')
+  await actor.choose('Cylinder 1: inlet, its lobe', 'lobe to 3')
   await actor.press('Turned on by half a turn')
-  await actor.choose('Cylinder 1: inlet, its lobe', 'lobe to 3 o’clock')
+  await actor.choose('Cylinder 1: inlet, its lobe', 'lobe to 3')
   await expect(page.getByRole('alert').filter({ hasText: 'Both cannot be' })).toBeVisible()
   const card = await sign(actor)
   await expect(card).toContainText('Walk round the cycle')
