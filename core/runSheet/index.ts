@@ -1,6 +1,6 @@
 export * from './cautions'
 export * from './makeRunSheet'
-export { purposes, purposesOf, type PurposeRecord } from './purposes'
+export { provesOf, purposes, purposesOf, type PurposeRecord } from './purposes'
 export * from './arrive'
 export * from './came'
 export * from './plan'

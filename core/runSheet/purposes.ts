@@ -9,6 +9,8 @@ export interface PurposeRecord {
   readonly wants: (sheet: BuildSheet, schools: Schools) => readonly StepKind[]
   /** What it is about: an engine that has no such step has no such purpose. */
   readonly about: StepKind
+  /** What its turns prove, where that is not the timing: then no camshaft need be read after them. */
+  readonly proves?: 'tension'
 }
 
 /** True TDC and which one, unless it is worked by the marks alone. */
@@ -51,7 +53,11 @@ export const purposes: Readonly<Record<Purpose, PurposeRecord>> = {
       'card',
     ],
   },
-  tensionOnly: { about: 'tensioner', wants: () => ['makeSafe', 'tensioner', 'twoTurns', 'card'] },
+  tensionOnly: {
+    about: 'tensioner',
+    proves: 'tension',
+    wants: () => ['makeSafe', 'tensioner', 'twoTurns', 'card'],
+  },
   // Where lash is set by shims the camshafts come out for it.
   clearances: {
     about: 'lashFound',
@@ -81,6 +87,10 @@ export const purposes: Readonly<Record<Purpose, PurposeRecord>> = {
       ),
   },
 }
+
+/** What the turns of a job prove. */
+export const provesOf = ({ purpose = 'whole' }: { readonly purpose?: Purpose | undefined }): 'timing' | 'tension' =>
+  purposes[purpose].proves ?? 'timing'
 
 /** What a job can be here for on an engine: the purposes whose own step it has. */
 export const purposesOf = (sheet: BuildSheet): readonly Purpose[] =>

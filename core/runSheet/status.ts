@@ -3,6 +3,7 @@ import type { BuildSheet } from '../model/buildSheet'
 import type { Job } from '../model/engine'
 import { cameIn } from './came'
 import type { Step } from './makeRunSheet'
+import { provesOf } from './purposes'
 import { schoolsOf } from './schools'
 import { stepKinds, type Evidence, type Hindrance, type StepKindRecord } from './steps'
 
@@ -27,7 +28,7 @@ export function statusOf({
   state: JobState
 }): StepStatus {
   const record: StepKindRecord = stepKinds[kind]
-  const evidence = record.evidence({ sheet, state, schools: schoolsOf(sheet, job), targetIds })
+  const evidence = record.evidence({ sheet, state, schools: schoolsOf(sheet, job), proves: provesOf(job), targetIds })
   const hindrance = evidence === 'none' ? record.hindrance?.(cameIn(sheet, job), sheet, targetIds) : undefined
   if (hindrance) return { evidence: 'none', outcome: 'cannot', hindrance, reason: '' }
   const marked = state.steps[id]

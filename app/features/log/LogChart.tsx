@@ -30,6 +30,8 @@ export default function LogChart({ views }: { readonly views: readonly JobView[]
               type="number"
               scale="time"
               domain={['dataMin', 'dataMax']}
+              ticks={visits.map(({ at }) => at)}
+              padding={{ left: 70, right: 70 }}
               tickFormatter={(at: number) => formatDate(new Date(at).toISOString())}
               stroke="var(--soft)"
             />

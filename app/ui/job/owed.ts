@@ -3,7 +3,7 @@ import { itemSentence, stepTitle } from '../wording'
 import { unprovedOf } from './unproved'
 
 /** What a job leaves to the next: passed over or left out, not proved, still in, out or loose; what was found that is to be renewed. */
-export function owedOf(view: Pick<JobView, 'state' | 'sheet' | 'steps' | 'schools' | 'leftOut'>): string[] {
+export function owedOf(view: Pick<JobView, 'state' | 'sheet' | 'job' | 'steps' | 'schools' | 'leftOut'>): string[] {
   const { sheet, state, steps, leftOut } = view
   return [
     ...state.register.map((item) => itemSentence(item, sheet)),

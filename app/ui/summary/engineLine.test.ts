@@ -15,7 +15,7 @@ describe('an engine in the workshop’s list, by its latest job', () => {
       {
         shape: 'turn',
         headline: 'Timed and proved',
-        detail: 'Two turns by hand, everything read again',
+        detail: 'Turned by hand, everything read again',
         button: 'Card',
       },
     ],

@@ -1,9 +1,10 @@
 import { allOf } from '@link-count/core/ledger'
+import { provesOf } from '@link-count/core/runSheet'
 import { fixed } from '@link-count/core/units'
 import type { EngineSummary } from '../../domain/summaries'
 import type { JobView } from '../../domain/views'
 import { unprovedOf } from '../job/unproved'
-import { itemSentence, reasonWords, stepTitle } from '../wording'
+import { itemSentence, purposeWords, reasonWords, stepTitle } from '../wording'
 
 export type EngineLine = Omit<EngineSummary, 'jobId' | 'workedAt' | 'pins' | 'face'>
 
@@ -27,7 +28,9 @@ export function engineLine(view: JobView | undefined): EngineLine {
       ? `Cam ${fixed(Math.abs(left.latenessDeg), 1)}° ${left.latenessDeg > 0 ? 'late' : 'early'} and left so, with the reason`
       : open.length > 0
         ? `Not proved: ${lower(open[0] ?? '')}${open.length > 1 ? `, and ${open.length - 1} more` : ''}`
-        : 'Two turns by hand, everything read again'
+        : wantsTurns(view)
+          ? 'Turned by hand, everything read again'
+          : 'Nothing of it is open'
     // What the signed job left undone or inside still holds the engine.
     const held = guard.reasons.find(({ code, verdict }) => code !== 'jobClosed' && verdict !== 'turn')
     if (held)
@@ -41,7 +44,7 @@ export function engineLine(view: JobView | undefined): EngineLine {
       }
     return {
       shape: open.length > 0 ? 'unknown' : 'turn',
-      headline: open.length === 0 ? 'Timed and proved' : 'Timed',
+      headline: closedAs(view, open.length === 0),
       detail,
       button: 'Card',
       next: 'card',
@@ -64,6 +67,15 @@ export function engineLine(view: JobView | undefined): EngineLine {
     next: 'job',
     urgent: true,
   }
+}
+
+const wantsTurns = ({ steps }: JobView) => steps.some(({ step }) => step.kind === 'twoTurns')
+
+/** What was done in a job that is closed: timed, where it came for that; else by what it was here for. */
+function closedAs(view: JobView, isProved: boolean): string {
+  const { purpose = 'whole' } = view.job
+  if (wantsTurns(view) && provesOf(view.job) === 'timing') return isProved ? 'Timed and proved' : 'Timed'
+  return `${purposeWords[purpose].name}: done`
 }
 
 /** Of an engine whose latest job cannot be read. */

@@ -37,6 +37,8 @@ export interface Looked {
   readonly sheet: BuildSheet
   readonly state: JobState
   readonly schools: Schools
+  /** What the turns of the job prove. */
+  readonly proves: 'timing' | 'tension'
   readonly targetIds: readonly string[]
 }
 

@@ -1,4 +1,4 @@
-import { turnedTightDeg } from '../../ledger'
+import { allOf, turnedTightDeg } from '../../ledger'
 import type { StepKindRecord } from './step'
 import { camshaftsOf } from './targets'
 import { timed } from './timed'
@@ -12,6 +12,13 @@ export const twoTurns: StepKindRecord = {
   loops: ({ loops }) => loops,
   evidence: (looked) => {
     const turned = turnedTightDeg(looked.state, looked.targetIds)
+    if (looked.proves === 'tension') {
+      if (turned < looked.schools.turns * 360) return turned > 0 ? 'part' : 'none'
+      const looks = allOf(looked.state, 'turnLook').filter(({ saw }) => saw.what === 'marks')
+      return looks.some(({ turn, saw }) => turn === looked.schools.turns && saw.what === 'marks' && saw.is === 'meet')
+        ? 'proved'
+        : 'read'
+    }
     const read = timed('left')(looked)
     if (turned < looked.schools.turns * 360) return turned > 0 || read !== 'none' ? 'part' : 'none'
     return read === 'none' ? 'part' : read

@@ -1,8 +1,9 @@
 import { Button, Textarea } from '@mantine/core'
 import { useState } from 'react'
 import { allOf, turnedTightDeg } from '@link-count/core/ledger'
-import type { Step } from '@link-count/core/runSheet'
+import { provesOf, type Step } from '@link-count/core/runSheet'
 import { fixed, formatLateness } from '@link-count/core/units'
+import { Fold } from '../../../../ui/Fold'
 import { useDraft } from '../../../../ui/fields'
 import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
@@ -16,12 +17,11 @@ import { TimingReadings } from '../TimingReadings'
 /** Two full turns the running way with everything tight, and everything read again. */
 export function TwoTurns({ step }: { readonly step: Step }) {
   const { view, side, say } = useBench()
-  const { sheet, state } = view
+  const { state } = view
   const [other, setOther] = useState(false)
   const turned = turnedTightDeg(state, step.targetIds)
   const enough = turned >= view.schools.turns * 360
   const proof = askTurn({ proof: { turnedDeg: turned } }, view, side)
-  const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
   return (
     <div className="stack">
       <p className={enough || proof.may ? undefined : 'warn'}>
@@ -47,15 +47,32 @@ export function TwoTurns({ step }: { readonly step: Step }) {
       </p>
       <TurnLooks step={step} turned={turned} turns={view.schools.turns} />
       {other && <TurnedDialog planned={undefined} onClose={() => setOther(false)} />}
-      {enough &&
-        camshafts.map((shaft, i) => (
-          <TimingReadings key={shaft.id} step={step} shaft={shaft} phase="left" counts={i === 0} />
-        ))}
-      {enough && <CycleWalk step={step} />}
-      {enough && <WhatIsWrong step={step} phase="left" />}
-      {enough && <TheOneMove step={step} phase="left" />}
-      {enough && camshafts.map((shaft) => <Deviation key={shaft.id} step={step} shaftId={shaft.id} />)}
+      {enough && provesOf(view.job) === 'timing' && <AsLeft step={step} />}
+      {enough && provesOf(view.job) === 'tension' && (
+        <Fold title="Read the camshafts as well" note="not asked for here">
+          <AsLeft step={step} />
+        </Fold>
+      )}
     </div>
+  )
+}
+
+/** Everything read again, and what it means. */
+function AsLeft({ step }: { readonly step: Step }) {
+  const { sheet } = useBench().view
+  const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
+  return (
+    <>
+      {camshafts.map((shaft, i) => (
+        <TimingReadings key={shaft.id} step={step} shaft={shaft} phase="left" counts={i === 0} />
+      ))}
+      <CycleWalk step={step} />
+      <WhatIsWrong step={step} phase="left" />
+      <TheOneMove step={step} phase="left" />
+      {camshafts.map((shaft) => (
+        <Deviation key={shaft.id} step={step} shaftId={shaft.id} />
+      ))}
+    </>
   )
 }
 
