@@ -9,7 +9,7 @@ import { fixed, formatInches, formatLateness, formatMm } from '@link-count/core/
 import { selectJobView, type JobView } from '../../domain/views'
 import { useAppSelector } from '../../store'
 import { FaceStill } from '../../ui/face'
-import { unprovedOf } from '../../ui/job'
+import { cameForTiming, unprovedOf, wants } from '../../ui/job'
 import { EngineGate } from '../../ui/EngineGate'
 import { PageHeader } from '../../ui/PageHeader'
 import { useWorkshop } from '../../ui/WorkshopContext'
@@ -70,7 +70,11 @@ const Card = ({ view }: { view: JobView }) => (
     <CardHead view={view} />
     <CardVerdict view={view} />
     <TimingTable view={view} />
-    <LashTable view={view} />
+    {(view.sheet.cams.some(
+      ({ id }) => lastIn(view.state, 'lash', 'found', id) ?? lastIn(view.state, 'lash', 'left', id),
+    ) ||
+      wants(view, 'lashFound') ||
+      wants(view, 'lashLeft')) && <LashTable view={view} />}
     <CardNotes view={view} />
   </article>
 )
@@ -108,10 +112,15 @@ function CardHead({ view }: { view: JobView }) {
 function CardVerdict({ view }: { view: JobView }) {
   const { sheet, state } = view
   const unproved = unprovedOf(view)
+  const isGreen = unproved.length === 0 && state.register.length === 0 && cameForTiming(view)
   return (
-    <section className={unproved.length > 0 || state.register.length > 0 ? 'card-verdict open' : 'card-verdict'}>
+    <section className={isGreen ? 'card-verdict' : 'card-verdict open'}>
       {unproved.length === 0 ? (
-        <strong className="proved">Everything on this card is proved by two witnesses.</strong>
+        cameForTiming(view) ? (
+          <strong className="proved">Everything on this card is proved by two witnesses.</strong>
+        ) : (
+          <strong>What it came for is done. The timing was not judged in this job.</strong>
+        )
       ) : (
         <>
           <strong>Not proved</strong>
@@ -133,8 +142,11 @@ function CardVerdict({ view }: { view: JobView }) {
 }
 
 function TimingTable({ view }: { view: JobView }) {
-  const { sheet } = view
-  const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
+  const { sheet, state } = view
+  const read = cameForTiming(view) || wants(view, 'asFound')
+  const camshafts = sheet.shafts.filter(
+    ({ id, kind }) => kind === 'cam' && (read || state.timing[id]?.found || state.timing[id]?.left),
+  )
   return (
     <table>
       <caption>Timing</caption>
@@ -146,12 +158,14 @@ function TimingTable({ view }: { view: JobView }) {
         </tr>
       </thead>
       <tbody>
-        <tr>
-          <th scope="row">Zero of the degree wheel</th>
-          <td colSpan={2}>
-            <Half view={view} />
-          </td>
-        </tr>
+        {(state.zero || state.crank.byMark || wants(view, 'trueTdc')) && (
+          <tr>
+            <th scope="row">Zero of the degree wheel</th>
+            <td colSpan={2}>
+              <Half view={view} />
+            </td>
+          </tr>
+        )}
         <WitnessRow view={view} />
         <MarksRow view={view} />
         <SymptomRows view={view} />
@@ -220,8 +234,8 @@ function lashVerdict(cam: Cam, entry: EntryOf<'lash'>): string {
 /** What the book wants, and from where to where that is right. */
 function lashLimits({ lashMm, lashToMm }: Cam): string {
   const { leastMm, mostMm } = judgeGap(0, { lashMm: lashMm?.value, lashToMm: lashToMm?.value })
-  const limits = `${formatMm(leastMm)} to ${formatMm(mostMm)}`
-  return lashToMm ? limits : `${formatMm(lashMm?.value ?? 0)}, right from ${limits}`
+  if (lashToMm) return `${formatMm(leastMm)} to ${formatMm(mostMm)}`
+  return `${formatMm(lashMm?.value ?? 0)} (${fixed(leastMm, 2)} to ${fixed(mostMm, 2)})`
 }
 
 /** What was left on purpose, moved or passed over, notes, and how it was left. */

@@ -4,6 +4,7 @@ import type { EntryOf } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
+import { cameForTiming, wants } from '../../ui/job'
 import { couplingName, placesWords, inSentence, nounsOf, ruleWords } from '../../ui/wording'
 
 /** Every stretch that was counted, each with its own marks, run, rule and verdict. */
@@ -11,7 +12,9 @@ export function CountRows({ view }: { view: JobView }) {
   const { state, sheet } = view
   const counted = new Map(state.counts.map((one) => [`${one.loopId} ${one.fromMarkId} ${one.toMarkId}`, one]))
   const nameOf = (id: string) => inSentence(partsOf(sheet).mark(id)?.name) ?? id
-  const uncounted = sheet.loops.filter(({ id }) => !state.counts.some(({ loopId }) => loopId === id))
+  const counts =
+    (['asFound', 'paint', 'chainOnCount'] as const).some((kind) => wants(view, kind)) || cameForTiming(view)
+  const uncounted = counts ? sheet.loops.filter(({ id }) => !state.counts.some(({ loopId }) => loopId === id)) : []
   return (
     <>
       {[...counted].map(([key, { loopId, fromMarkId, toMarkId, run }]) => (

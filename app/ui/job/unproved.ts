@@ -12,8 +12,12 @@ export function unprovedOf(view: Told): string[] {
   return [...zeroWords(view), ...camshaftWords(view), ...driveWords(view), ...turnWords(view), ...lashWords(view)]
 }
 
+/** Whether a job came for the timing: then what it proves of it is claimed, and of no other. */
+export const cameForTiming = (view: Pick<Told, 'job' | 'steps' | 'leftOut'>): boolean =>
+  wants(view, 'twoTurns') && provesOf(view.job) === 'timing'
+
 /** Whether a job came for a kind of step, left out since or not. */
-const wants = ({ steps, leftOut }: Pick<Told, 'steps' | 'leftOut'>, kind: StepKind) =>
+export const wants = ({ steps, leftOut }: Pick<Told, 'steps' | 'leftOut'>, kind: StepKind) =>
   [...steps, ...leftOut].some(({ step }) => step.kind === kind)
 
 function zeroWords(view: Told): string[] {
@@ -43,7 +47,7 @@ function zeroWords(view: Told): string[] {
 function camshaftWords(view: Told): string[] {
   const { state, sheet } = view
   const camshafts = sheet.shafts.filter(({ kind }) => kind === 'cam')
-  const isLeft = wants(view, 'twoTurns') && provesOf(view.job) === 'timing'
+  const isLeft = cameForTiming(view)
   return camshafts.flatMap(({ id, name }) => {
     const timing = state.timing[id]?.[isLeft ? 'left' : 'found']
     if (!timing) {

@@ -6,7 +6,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { useDraft } from '../../../../ui/fields'
 import { itemSentence } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
-import { unprovedOf } from '../../../../ui/job'
+import { cameForTiming, unprovedOf } from '../../../../ui/job'
 
 /** What is still in or unproved, the keeping of what was found out, and the signature. */
 export function CardStep({ step }: { readonly step: Step }) {
@@ -84,7 +84,13 @@ function NotProved() {
   if (unproved.length === 0)
     return (
       <p>
-        Everything on the card is <span className="proved">proved</span>.
+        {cameForTiming(view) ? (
+          <>
+            Everything on the card is <span className="proved">proved</span>.
+          </>
+        ) : (
+          'What it came for is done. The card will say that the timing was not judged.'
+        )}
       </p>
     )
   return (
