@@ -1,16 +1,23 @@
+import { allOf } from '@link-count/core/ledger'
+import { partsOf } from '@link-count/core/sheet'
 import type { JobView } from '../../domain/views'
-import { itemSentence, stepTitle } from '../wording'
+import { findingVerdicts, itemSentence, stepTitle } from '../wording'
 import { unprovedOf } from './unproved'
 
 /** What a job leaves to the next: passed over or left out, not proved, still in, out or loose; what was found that is to be renewed. */
 export function owedOf(view: Pick<JobView, 'state' | 'sheet' | 'job' | 'steps' | 'schools' | 'leftOut'>): string[] {
   const { sheet, state, steps, leftOut } = view
+  const parts = partsOf(sheet)
+  const nameOf = (id: string) => (parts.shaft(id) ?? parts.loop(id) ?? parts.member(id))?.name ?? id
   return [
     ...state.register.map((item) => itemSentence(item, sheet)),
     ...steps.flatMap(({ step, status }) =>
       status.outcome === 'skipped' ? [`${stepTitle(step, sheet)} passed over: ${status.reason}`] : [],
     ),
     ...leftOut.map(({ step, reason }) => `${stepTitle(step, sheet)} left out: ${reason}`),
+    ...allOf(state, 'finding').flatMap(({ partId, saw, verdict }) =>
+      verdict === 'goesOn' ? [] : [`${nameOf(partId)}: ${saw ? `${saw}, ` : ''}${findingVerdicts[verdict]}`],
+    ),
     ...unprovedOf(view),
   ]
 }

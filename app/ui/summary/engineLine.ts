@@ -1,10 +1,11 @@
 import { allOf } from '@link-count/core/ledger'
 import { provesOf } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
 import { fixed } from '@link-count/core/units'
 import type { EngineSummary } from '../../domain/summaries'
 import type { JobView } from '../../domain/views'
 import { unprovedOf } from '../job/unproved'
-import { itemSentence, purposeWords, reasonWords, stepTitle } from '../wording'
+import { inSentence, itemSentence, purposeWords, reasonWords, stepTitle } from '../wording'
 
 export type EngineLine = Omit<EngineSummary, 'jobId' | 'workedAt' | 'pins' | 'face'>
 
@@ -24,13 +25,19 @@ export function engineLine(view: JobView | undefined): EngineLine {
   if (state.closed) {
     const open = unprovedOf(view)
     const left = allOf(state, 'deviation').at(-1)
-    const detail = left
-      ? `Cam ${fixed(Math.abs(left.latenessDeg), 1)}° ${left.latenessDeg > 0 ? 'late' : 'early'} and left so, with the reason`
-      : open.length > 0
-        ? `Not proved: ${lower(open[0] ?? '')}${open.length > 1 ? `, and ${open.length - 1} more` : ''}`
-        : wantsTurns(view)
-          ? 'Turned by hand, everything read again'
-          : 'Nothing of it is open'
+    const renew = allOf(state, 'finding').filter(({ verdict }) => verdict === 'renewNow' || verdict === 'renewAsSet')
+    const parts = partsOf(sheet)
+    const nameOf = (id: string) => inSentence((parts.shaft(id) ?? parts.loop(id) ?? parts.member(id))?.name) ?? 'a part'
+    const detail =
+      renew.length > 0
+        ? `To renew: ${renew.map(({ partId }) => nameOf(partId)).join(', ')}`
+        : left
+          ? `Cam ${fixed(Math.abs(left.latenessDeg), 1)}° ${left.latenessDeg > 0 ? 'late' : 'early'} and left so, with the reason`
+          : open.length > 0
+            ? `Not proved: ${lower(open[0] ?? '')}${open.length > 1 ? `, and ${open.length - 1} more` : ''}`
+            : wantsTurns(view)
+              ? 'Turned by hand, everything read again'
+              : 'Nothing of it is open'
     // What the signed job left undone or inside still holds the engine.
     const held = guard.reasons.find(({ code, verdict }) => code !== 'jobClosed' && verdict !== 'turn')
     if (held)
@@ -43,7 +50,7 @@ export function engineLine(view: JobView | undefined): EngineLine {
         urgent: true,
       }
     return {
-      shape: open.length > 0 ? 'unknown' : 'turn',
+      shape: open.length > 0 || renew.length > 0 ? 'unknown' : 'turn',
       headline: closedAs(view, open.length === 0),
       detail,
       button: 'Card',
