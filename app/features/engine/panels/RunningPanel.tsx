@@ -1,6 +1,7 @@
+import { Button } from '@mantine/core'
 import type { Hand } from '@link-count/core/units'
 import { sheetLimits, type BuildSheet } from '@link-count/core/model'
-import { nounsOfAll } from '../../../ui/wording'
+import { nounsOfAll, schoolAnswer, SCHOOL_QUESTIONS, schoolQuestions } from '../../../ui/wording'
 import { withValue } from '../sheetChanges'
 import { useSource } from '../source'
 import { useSheetEditor } from '../SheetEditor'
@@ -168,7 +169,42 @@ export function AllowedPanel() {
         ]}
         onChoose={(school) => apply((s) => withValue(withoutWearBy(s), 'school', school === '' ? undefined : school))}
       />
+      <KeptWay />
     </Fields>
+  )
+}
+
+/** How it is done on this engine, where good mechanics differ: chosen and kept when a job began. */
+function KeptWay() {
+  const { sheet, apply } = useSheetEditor()
+  const kept = SCHOOL_QUESTIONS.flatMap((question) => {
+    const answer = question === 'reversing' ? sheet.reversing : sheet.schools?.[question]
+    return answer
+      ? [{ asks: schoolQuestions[question].asks, name: schoolAnswer(question, answer)?.name ?? answer }]
+      : []
+  })
+  return (
+    <div className="stack">
+      <p className="field-label">How it is done on this engine</p>
+      <ul className="plain">
+        {kept.map(({ asks, name }) => (
+          <li key={asks}>
+            {asks} <strong>{name}</strong>
+          </li>
+        ))}
+        {sheet.schools?.turns && (
+          <li>
+            Full turns that prove it <strong>{sheet.schools.turns}</strong>
+          </li>
+        )}
+      </ul>
+      <p className="soft">It is chosen, and kept for the next time, where a job begins.</p>
+      {sheet.schools && (
+        <Button variant="quiet" onClick={() => apply((s) => withValue(s, 'schools', undefined))}>
+          Back to what is usual
+        </Button>
+      )}
+    </div>
   )
 }
 

@@ -4,6 +4,7 @@ import { GuardShape } from '../../../ui/GuardShape'
 import { itemSentence, itemWords, reasonWords, verdictTitle } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { Camshafts } from './Camshafts'
+import { FreeIt, Heads } from './Heads'
 import { RegisterForm } from './RegisterForm'
 import { ReliefForm } from './ReliefForm'
 import { Settle } from './Settle'
@@ -26,6 +27,7 @@ export function GuardDialog({ onClose }: { readonly onClose: () => void }) {
                 <div>
                   <strong>{why}.</strong> {free && `To free it: ${free.charAt(0).toLowerCase()}${free.slice(1)}.`}
                   <Settle reason={reason} />
+                  <FreeIt reason={reason} />
                 </div>
               </li>
             )
@@ -52,6 +54,7 @@ export function GuardDialog({ onClose }: { readonly onClose: () => void }) {
         })}
         <RegisterForm />
         {sheet.interference.value !== 'no' && <ReliefForm />}
+        <Heads />
         <Camshafts />
         <p className="soft">
           The maker’s manual, the rules of this place and licensed people come before this <Word of="guard" />.

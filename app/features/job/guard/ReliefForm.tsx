@@ -1,8 +1,7 @@
 import { Button, NativeSelect } from '@mantine/core'
 import type { BuildSheet, Relief } from '@link-count/core/model'
 import { useDraft } from '../../../ui/fields'
-import { headItemId } from '@link-count/core/runSheet'
-import { inSentence, reliefWords } from '../../../ui/wording'
+import { reliefWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import './ReliefForm.css'
 
@@ -49,43 +48,8 @@ export function ReliefForm() {
       >
         They are relieved
       </Button>
-      <Heads />
     </div>
   )
-}
-
-/** A head that is off, and wet liners that are clamped: bank by bank. What is on the register is taken off it there. */
-function Heads() {
-  const { view, say } = useBench()
-  const { sheet, state } = view
-  const isIn = (itemId: string) => state.register.some((one) => one.itemId === itemId)
-  const offered = sheet.banks.flatMap(({ id, name }) => {
-    const where = sheet.banks.length > 1 ? `: ${inSentence(name)}` : ''
-    return [
-      { itemId: headItemId(id), item: 'headOff' as const, id, words: `Head is off${where}` },
-      ...(sheet.wetLiners
-        ? [
-            {
-              itemId: `liners-${id}`.slice(0, 64),
-              item: 'linersClamped' as const,
-              id,
-              words: `Liners are clamped${where}`,
-            },
-          ]
-        : []),
-    ]
-  })
-  return offered
-    .filter(({ itemId }) => !isIn(itemId))
-    .map(({ itemId, item, id, words }) => (
-      <Button
-        key={itemId}
-        variant="quiet"
-        onClick={() => void say({ kind: 'item', itemId, item, where: '', change: 'in', of: { what: 'bank', id } })}
-      >
-        {words}
-      </Button>
-    ))
 }
 
 const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

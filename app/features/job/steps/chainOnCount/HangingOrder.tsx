@@ -23,8 +23,21 @@ export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly ste
   const driver = order[0]
   const driverShaft = partsOf(sheet).shaftOfMember(driver?.memberId)
   const runs = driverShaft && ratioValue(readDrive(sheet).ratioOf(driverShaft)) < 0 ? -1 : 1
+  // What held it, or where it lay, is over once it is on.
+  const over = state.register.filter(
+    ({ item, of }) => (item === 'heldTaut' || item === 'loopAway') && of?.what === 'loop' && of.id === loop.id,
+  )
   const on = () => {
-    void say({ kind: 'loop', loopId: loop.id, change: 'on', stepId: step.id }, [done])
+    void say(
+      [
+        { kind: 'loop', loopId: loop.id, change: 'on', stepId: step.id },
+        ...over.map(
+          ({ itemId, item, where, of }) =>
+            ({ kind: 'item', itemId, item, where, change: 'out', stepId: step.id, ...(of ? { of } : {}) }) as const,
+        ),
+      ],
+      [done],
+    )
   }
   return (
     <div className="stack">
