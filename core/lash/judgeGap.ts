@@ -1,7 +1,7 @@
 import { MM_PER, type LengthUnit } from '../units'
 
 /** A single figure of the book is right to within this much: a thou either way. Common practice, no source. */
-export const SINGLE_LASH_HALF_MM = 0.025
+export const SINGLE_LASH_HALF_MM = 0.0254
 
 const SAME_MM = 1e-9
 

@@ -119,7 +119,12 @@ function CardVerdict({ view }: { view: JobView }) {
         cameForTiming(view) ? (
           <strong className="proved">Everything on this card is proved by two witnesses.</strong>
         ) : (
-          <strong>What it came for is done. The timing was not judged in this job.</strong>
+          <strong>
+            What it came for is done.{' '}
+            {wants(view, 'asFound')
+              ? 'It was read as found, and nothing was set.'
+              : 'The timing was not judged in this job.'}
+          </strong>
         )
       ) : (
         <>
@@ -228,7 +233,8 @@ const LashTable = ({ view: { sheet, state } }: { view: JobView }) => (
 function lashVerdict(cam: Cam, entry: EntryOf<'lash'>): string {
   const gap = entry.noGoMm === undefined ? entry.gapMm : { goMm: entry.gapMm, noGoMm: entry.noGoMm }
   const { verdict, marginMm } = judgeGap(gap, { lashMm: cam.lashMm?.value, lashToMm: cam.lashToMm?.value })
-  return verdict === 'noBook' || entry.conditions.includes('hot') ? '' : `: ${gapVerdictWords(verdict, marginMm)}`
+  if (verdict === 'noBook' || entry.conditions.includes('hot')) return ''
+  return verdict === 'within' ? ', right' : `: ${gapVerdictWords(verdict, marginMm)}`
 }
 
 /** What the book wants, and from where to where that is right. */

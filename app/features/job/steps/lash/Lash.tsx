@@ -4,7 +4,7 @@ import { lastIn } from '@link-count/core/ledger'
 import { bracket, judgeGap, oddGap, screwGapMm, SINGLE_LASH_HALF_MM } from '@link-count/core/lash'
 import { entryLimits, typedLimits, type Cam, type NewEntry, type Phase } from '@link-count/core/model'
 import { lashAsked, type Step } from '@link-count/core/runSheet'
-import { formatInches, formatMm } from '@link-count/core/units'
+import { fixed, formatInches, formatMm } from '@link-count/core/units'
 import {
   DegreesInput,
   LengthInput,
@@ -59,8 +59,8 @@ export function Lash({ step, phase }: { readonly step: Step; readonly phase: Las
         onChange={by.setText}
         data={[
           { value: 'blade', label: 'One blade' },
-          { value: 'goNoGo', label: 'Goes and does not' },
-          { value: 'screw', label: 'By the screw' },
+          { value: 'goNoGo', label: 'Go, no go' },
+          { value: 'screw', label: 'The screw' },
         ]}
       />
       {by.text === 'screw' && (
@@ -239,7 +239,7 @@ function lashWords(
   const wants =
     book.lashMm === undefined
       ? 'book: not on the sheet'
-      : `book: ${formatMm(book.lashMm)}${book.lashToMm === undefined ? `, taken as ± ${SINGLE_LASH_HALF_MM} mm` : ` to ${formatMm(book.lashToMm)}`}`
+      : `book: ${formatMm(book.lashMm)}${book.lashToMm === undefined ? `, taken as ± ${fixed(SINGLE_LASH_HALF_MM, 3)} mm` : ` to ${formatMm(book.lashToMm)}`}`
   const judged = written && judgeGap(betweenBlades(written), book)
   const verdict = judged && judged.verdict !== 'noBook' ? ` · ${gapVerdictWords(judged.verdict, judged.marginMm)}` : ''
   const beside = field.value && field.value.unit !== 'mm' ? ` · typed: ${formatMm(field.value.value, 3)}` : ''

@@ -21,8 +21,8 @@ export function LashRound() {
         value={rule}
         onChange={setRule}
         data={[
-          { value: 'lobeAway', label: 'Its lobe points away' },
-          { value: 'companion', label: 'Its companion overlaps' },
+          { value: 'lobeAway', label: 'Its lobe is away' },
+          { value: 'companion', label: 'Companion rocks' },
         ]}
       />
       {at !== undefined && (
