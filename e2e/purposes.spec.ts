@@ -38,7 +38,7 @@ test('tension only on a two-stage chain: six steps at most, three turns that pro
   await expect(page.getByRole('radio', { name: /^Tension only/ })).toBeChecked()
   expect(await violations(page)).toEqual([])
   await actor.choose('Tension is judged by', 'play at the tightest place')
-  await actor.write('Full turns that prove it', '3')
+  await actor.choose('Full turns that prove it', '3')
   await actor.write('Why it is here', 'slaps on the guide')
   await actor.press('Begin: 4 steps')
   // What the last job left owed comes first.

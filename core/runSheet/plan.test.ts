@@ -52,6 +52,15 @@ test('once more under an id of its own; only what the engine has something for i
   const first = idOfNext(steps, 'wear')
   const twice = applyPlan(steps, [line('add', first, { stepKind: 'wear', targetIds: [] })]).steps
   expect(idOfNext(twice, 'wear')).not.toBe(first)
+  // Several put in, one after the other: each is there.
+  const ids = ['wear', 'wear', 'wear'].reduce<string[]>((some, _kind) => {
+    const now = applyPlan(
+      steps,
+      some.map((id) => line('add', id, { stepKind: 'wear', targetIds: [] })),
+    ).steps
+    return [...some, idOfNext(now, 'wear')]
+  }, [])
+  expect(new Set(ids).size).toBe(3)
   expect(catalogueOf(oneChainSheet())).not.toContain('recouple')
   expect(catalogueOf({ ...oneChainSheet(), loops: [] })).not.toContain('wear')
 })

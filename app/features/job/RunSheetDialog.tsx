@@ -20,6 +20,8 @@ export function RunSheetDialog({ onClose }: { readonly onClose: () => void }) {
   const { view, say } = useBench()
   const { sheet, steps, leftOut } = view
   const all = steps.map(({ step }) => step)
+  // An id that a step had is never given again, left out or not.
+  const ever = [...all, ...leftOut.map(({ step }) => step)]
   const [told, setTold] = useState('')
   const plan = (entry: Omit<Extract<NewEntry, { kind: 'plan' }>, 'kind'>) => void say({ kind: 'plan', ...entry })
   const move = (step: Step, before: string | undefined) => {
@@ -56,7 +58,7 @@ export function RunSheetDialog({ onClose }: { readonly onClose: () => void }) {
                   onAgain={() =>
                     plan({
                       does: 'add',
-                      target: idOfNext(all, step.kind),
+                      target: idOfNext(ever, step.kind),
                       stepKind: step.kind,
                       targetIds: [...step.targetIds],
                       ...(all[i + 1] ? { before: (all[i + 1] as Step).id } : {}),
@@ -69,22 +71,12 @@ export function RunSheetDialog({ onClose }: { readonly onClose: () => void }) {
             </li>
           ))}
         </ol>
-        {leftOut.length > 0 && (
-          <section aria-label="Left out">
-            <h3>Left out, and on the card</h3>
-            {leftOut.map(({ step, reason }) => (
-              <p key={step.id}>
-                {stepTitle(step, sheet)}: {reason}
-              </p>
-            ))}
-            <p className="soft">Struck in the ledger, a step left out comes back.</p>
-          </section>
-        )}
+        <LeftOut />
         <PutIn
-          onPutIn={(kind, targetIds, i) =>
+          onPutIn={(kind, targetIds) =>
             plan({
               does: 'add',
-              target: `${idOfNext(all, kind)}${i > 0 ? `-${i + 1}` : ''}`,
+              target: idOfNext(ever, kind),
               stepKind: kind,
               targetIds: [...targetIds],
               reason: '',
@@ -94,6 +86,23 @@ export function RunSheetDialog({ onClose }: { readonly onClose: () => void }) {
         <Keep />
       </div>
     </Dialog>
+  )
+}
+
+/** What was left out of it, and why. */
+function LeftOut() {
+  const { sheet, leftOut } = useBench().view
+  if (leftOut.length === 0) return null
+  return (
+    <section aria-label="Left out">
+      <h3>Left out, and on the card</h3>
+      {leftOut.map(({ step, reason }) => (
+        <p key={step.id}>
+          {stepTitle(step, sheet)}: {reason}
+        </p>
+      ))}
+      <p className="soft">Struck in the ledger, a step left out comes back.</p>
+    </section>
   )
 }
 
@@ -166,7 +175,7 @@ function StepActions({
 }
 
 /** One more step, of every kind that this engine has something for. */
-function PutIn({ onPutIn }: { readonly onPutIn: (kind: StepKind, targetIds: readonly string[], i: number) => void }) {
+function PutIn({ onPutIn }: { readonly onPutIn: (kind: StepKind, targetIds: readonly string[]) => void }) {
   const { sheet } = useBench().view
   const kinds = catalogueOf(sheet)
   const [kind, setKind] = useState<StepKind>()
@@ -182,8 +191,8 @@ function PutIn({ onPutIn }: { readonly onPutIn: (kind: StepKind, targetIds: read
         onChange={(event) => setKind(event.currentTarget.value as StepKind)}
         data={kinds.map((value) => ({ value, label: kindTitle(value, noun) }))}
       />
-      {targets.map((targetIds, i) => (
-        <Button key={targetIds.join(' ')} variant="default" onClick={() => onPutIn(chosen, targetIds, i)}>
+      {targets.map((targetIds) => (
+        <Button key={targetIds.join(' ')} variant="default" onClick={() => onPutIn(chosen, targetIds)}>
           {targets.length === 1 ? 'Put it in' : stepTitle({ kind: chosen, targetIds }, sheet)}
         </Button>
       ))}

@@ -1,4 +1,4 @@
-import { Checkbox, NativeSelect, NumberInput, Textarea, TextInput } from '@mantine/core'
+import { Checkbox, NativeSelect, Textarea, TextInput } from '@mantine/core'
 import type { BuildSheet, ChosenSchools, StepKind } from '@link-count/core/model'
 import type { Schools } from '@link-count/core/runSheet'
 import type { Draft } from '../../ui/fields'
@@ -37,14 +37,11 @@ export function SchoolChoice({
         {kinds.has('twoTurns') && (
           <div className="school">
             <span>Full turns that prove it</span>
-            <NumberInput
+            <NativeSelect
               aria-label="Full turns that prove it"
-              min={2}
-              max={20}
-              allowDecimal={false}
-              clampBehavior="strict"
-              value={schools.turns}
-              onChange={(value) => onChoose({ turns: Math.min(20, Math.max(2, Number(value) || 2)) })}
+              value={String(schools.turns)}
+              onChange={(event) => onChoose({ turns: Number(event.currentTarget.value) })}
+              data={Array.from({ length: 19 }, (_, i) => String(i + 2))}
             />
             <span className="soft">Two at least; more find the tight place.</span>
           </div>

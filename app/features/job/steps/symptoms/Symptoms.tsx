@@ -1,6 +1,7 @@
 import { Button, Checkbox } from '@mantine/core'
 import { nextSuspect, suspectsOf, type Suspected, type Symptom } from '@link-count/core/diagnose'
 import { allOf } from '@link-count/core/ledger'
+import type { NewEntry } from '@link-count/core/model'
 import { idOfNext, targetsOf, type Step } from '@link-count/core/runSheet'
 import { causeWordsOf, kindTitle, nounsOfAll, settlingWords, symptomWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
@@ -50,7 +51,7 @@ export function Symptoms({ step }: { readonly step: Step }) {
 /** The cheapest reading that still tells something, and the way to it. */
 function Next({ suspect, step }: { readonly suspect: Suspected; readonly step: Step }) {
   const { view, say, showStep } = useBench()
-  const { sheet, steps } = view
+  const { sheet, steps, leftOut } = view
   const { name, shows } = causeWordsOf(suspect.id)
   const kind = suspect.step
   const has = kind && steps.find((one) => one.step.kind === kind)
@@ -60,18 +61,22 @@ function Next({ suspect, step }: { readonly suspect: Suspected; readonly step: S
       showStep(has.step.id)
       return
     }
-    const all = steps.map((one) => one.step)
-    const targets = targetsOf(sheet, kind)
-    const added = targets.map((targetIds, i) => ({
-      kind: 'plan' as const,
-      does: 'add' as const,
-      target: targets.length === 1 ? idOfNext(all, kind) : `${idOfNext(all, kind)}-${i + 1}`,
-      stepKind: kind,
-      targetIds: [...targetIds],
-      before: 'card',
-      reason: '',
-      stepId: step.id,
-    }))
+    const ever = [...steps, ...leftOut].map((one) => one.step)
+    const added: Extract<NewEntry, { kind: 'plan' }>[] = []
+    for (const targetIds of targetsOf(sheet, kind)) {
+      const target = idOfNext(ever, kind)
+      ever.push({ id: target, kind, targetIds })
+      added.push({
+        kind: 'plan',
+        does: 'add',
+        target,
+        stepKind: kind,
+        targetIds: [...targetIds],
+        before: 'card',
+        reason: '',
+        stepId: step.id,
+      })
+    }
     if (added[0] && (await say(added))) showStep(added[0].target)
   }
   return (
