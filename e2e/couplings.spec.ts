@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test'
 import { MouseHand } from './actor'
 import { AT_ITS_PLACE, startSafely } from './beginEngine'
+import { goOn } from './byMarks/steps'
 
 /* 24 splines at half speed: one is 360 / 24 = 15° of the camshaft, 30° of the crank. */
 test('a splined camshaft is drawn apart, put back two splines on, and the guard wants it read', async ({ page }) => {
@@ -11,7 +12,7 @@ test('a splined camshaft is drawn apart, put back two splines on, and the guard 
   await actor.findPart('Spline of the first camshaft')
   await expect(page.getByText('One is worth 30.00° at the crank.').first()).toBeVisible()
   await startSafely(actor)
-  await actor.press('Go on')
+  await goOn(actor)
   await actor.press(/^Set the cam: first camshaft|^Set.*first camshaft/i)
   await actor.press('Spline of the first camshaft drawn apart')
   await expect(guard).toContainText('nobody knows where the crank stands')

@@ -15,14 +15,15 @@ export function useShownStep({ job, steps, inHand }: JobView) {
     else way.setText(text)
   }
   const shownId = shown?.step.id
-  // A write may end after somebody has gone on.
+  // A write may end after somebody has gone on, or has asked to.
   const now = useRef(shownId)
   useEffect(() => {
     now.current = shownId
-  })
+  }, [shownId])
   const showStep: Bench['showStep'] = (stepId, from) => {
     if (stepId !== undefined) {
       if (stepId === shownId) return
+      now.current = stepId
       // Where one was, and what is looked at now.
       const was = chosen.length > 0 || shownId === undefined ? chosen : [shownId]
       go(stepId === inHand?.id ? [] : [...was.filter((id) => id !== stepId), stepId])
