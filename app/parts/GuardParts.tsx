@@ -55,6 +55,8 @@ const reasons: {
   camshaftHeld: { verdict: 'doNotTurn', targetId: ids.cam },
   camshaftSaidTwoWays: { verdict: 'unknown', targetId: ids.cam },
   tensionerNotReleased: { verdict: 'trim', room: { forwardDeg: 4, backDeg: 4 }, targetId: ids.tensioner },
+  tensionerLoose: { verdict: 'trim', room: { forwardDeg: 4, backDeg: 4 }, targetId: ids.tensioner },
+  tensionerSpringOnly: { verdict: 'turn', targetId: ids.tensioner },
   tensionerNotSaid: { verdict: 'unknown', targetId: ids.tensioner },
   jobLost: { verdict: 'unknown', lost: { number: 2, why: 'removed' } },
   sheetsDisagree: { verdict: 'unknown' },

@@ -38,6 +38,8 @@ export type GuardReasonCode =
   | 'camshaftHeld'
   | 'camshaftSaidTwoWays'
   | 'tensionerNotReleased'
+  | 'tensionerLoose'
+  | 'tensionerSpringOnly'
   | 'tensionerNotSaid'
   | 'jobLost'
   | 'sheetsDisagree'

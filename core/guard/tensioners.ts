@@ -15,6 +15,13 @@ export const tensionerReasons = (sheet: BuildSheet, stand: Stand): GuardReason[]
     const reason = { targetId: id, ...vanished }
     if (allOff) return [{ ...reason, code: 'tensionerNotReleased', verdict: 'turn' }]
     if (guard === 'unknown') return [{ ...reason, code: 'tensionerNotSaid', verdict: 'unknown' }]
-    const code = guard === 'notSaid' ? 'tensionerNotSaid' : 'tensionerNotReleased'
+    if (guard === 'springOnly') return [{ ...reason, code: 'tensionerSpringOnly', verdict: 'turn' }]
+    const code = codes[guard]
     return [{ ...reason, code, ...trimAround(sheet, stand, totalDeg) }]
   })
+
+const codes = {
+  notReleased: 'tensionerNotReleased',
+  loose: 'tensionerLoose',
+  notSaid: 'tensionerNotSaid',
+} as const

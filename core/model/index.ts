@@ -1,5 +1,6 @@
 export * from './primitives'
 export * from './purposes'
+export * from './tighteners'
 export * from './arrivals'
 export * from './schools'
 export * from './stepKinds'

@@ -91,7 +91,15 @@ function placeAfterPlace(sheet: BuildSheet, steps: readonly Step[]): readonly St
 
 /** An id is at most so long: a step on many parts, or on one with a long id, is called by its number. */
 const MOST_ID = 64
-const LISTS_ITS_PARTS: readonly StepKind[] = ['lashFound', 'lashLeft', 'lookOver', 'wear', 'pressures']
+const LISTS_ITS_PARTS: readonly StepKind[] = [
+  'lashFound',
+  'lashLeft',
+  'lookOver',
+  'wear',
+  'pressures',
+  'slackFound',
+  'slackSet',
+]
 
 function idOf(kind: StepKind, targetIds: readonly string[], n: number): string {
   const id = LISTS_ITS_PARTS.includes(kind) ? kind : [kind, ...targetIds].join('-')

@@ -127,8 +127,15 @@ test('what lays, tightens or judges a drive is turned before the card', () => {
   }
 })
 
-test('tension only: its own step, the turns, the card', () => {
-  expect(kindsOf(oneChainSheet(), 'tensionOnly')).toEqual(['makeSafe', 'tensioner', 'twoTurns', 'card'])
+test('tension only: slack before, its own step, slack after, the turns, the card', () => {
+  expect(kindsOf(oneChainSheet(), 'tensionOnly')).toEqual([
+    'makeSafe',
+    'slackFound',
+    'tensioner',
+    'slackSet',
+    'twoTurns',
+    'card',
+  ])
   for (const drive of TOPOLOGIES) {
     const kinds = kindsOf(sheetOf(drive), 'tensionOnly')
     const besides = kinds.filter((kind) => kind !== 'makeSafe' && kind !== 'twoTurns')

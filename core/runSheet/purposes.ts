@@ -18,7 +18,20 @@ const zero = ({ tdcBy }: Schools): StepKind[] => (tdcBy === 'marks' ? [] : ['tru
 
 const LAID_ANEW: StepKind[] = ['poseChainOff', 'setCam', 'chainOnCount', 'tensioner', 'twoTurns']
 /** What belongs to a job with its own purpose alone. */
-const OWN: readonly StepKind[] = ['symptoms', 'lookOver', 'paint', 'recouple', 'pressures', 'wear']
+const OWN: readonly StepKind[] = [
+  'symptoms',
+  'lookOver',
+  'paint',
+  'recouple',
+  'pressures',
+  'wear',
+  'slackFound',
+  'slackSet',
+]
+
+/** Judged by a figure, a tension is read once it is set; by feel it is felt in its own step. */
+const byFigure = ({ tensionBy }: Pick<Schools, 'tensionBy'>): StepKind[] =>
+  tensionBy === 'play' || tensionBy === 'links' || tensionBy === 'pitch' ? ['slackSet'] : []
 
 /** Every purpose. Making safe and the card belong to each; turns that prove to each that lays, tightens or judges a drive. */
 export const purposes: Readonly<Record<Purpose, PurposeRecord>> = {
@@ -39,24 +52,34 @@ export const purposes: Readonly<Record<Purpose, PurposeRecord>> = {
   // A new chain or belt by paint and counts: no proved TDC is wanted.
   timingKept: {
     about: 'chainOnCount',
-    wants: () => ['makeSafe', 'paint', 'poseChainOff', 'chainOnCount', 'tensioner', 'twoTurns', 'card'],
+    wants: (_sheet, schools) => [
+      'makeSafe',
+      'paint',
+      'poseChainOff',
+      'chainOnCount',
+      'tensioner',
+      ...byFigure(schools),
+      'twoTurns',
+      'card',
+    ],
   },
   // After a strip, with nothing left to read as found.
   fromNothing: {
     about: 'trueTdc',
-    wants: (_sheet, { lashSet }) => [
+    wants: (_sheet, { lashSet, ...schools }) => [
       'makeSafe',
       'trueTdc',
       'whichTdc',
       ...LAID_ANEW,
+      ...byFigure(schools),
       ...(lashSet === 'before' ? (['lashFound'] as const) : (['lashLeft'] as const)),
       'card',
     ],
   },
   tensionOnly: {
-    about: 'tensioner',
+    about: 'slackFound',
     proves: 'tension',
-    wants: () => ['makeSafe', 'tensioner', 'twoTurns', 'card'],
+    wants: () => ['makeSafe', 'slackFound', 'tensioner', 'slackSet', 'twoTurns', 'card'],
   },
   // Where lash is set by shims the camshafts come out for it.
   clearances: {
@@ -78,13 +101,15 @@ export const purposes: Readonly<Record<Purpose, PurposeRecord>> = {
   },
   whole: {
     about: 'makeSafe',
-    wants: (_sheet, { lashSet }) =>
-      (Object.keys(stepKinds) as StepKind[]).filter(
+    wants: (_sheet, schools) => [
+      ...(Object.keys(stepKinds) as StepKind[]).filter(
         (kind) =>
           !OWN.includes(kind) &&
-          !(kind === 'lashFound' && lashSet === 'after') &&
-          !(kind === 'lashLeft' && lashSet === 'before'),
+          !(kind === 'lashFound' && schools.lashSet === 'after') &&
+          !(kind === 'lashLeft' && schools.lashSet === 'before'),
       ),
+      ...byFigure(schools),
+    ],
   },
 }
 

@@ -106,7 +106,18 @@ const loopSteps = ({ sheet, pick, loop, driven, tensioners }: Moment): Step[] =>
     {
       kind: 'tensioner',
       memberId: pick(tensioners),
-      state: pick(['heldBack', 'fitted', 'released', 'released', 'proven']),
+      state: pick([
+        'heldBack',
+        'fitted',
+        'released',
+        'released',
+        'proven',
+        'loose',
+        'set',
+        'springOnly',
+        'levered',
+        'locked',
+      ]),
     },
   ],
 ]

@@ -2,9 +2,9 @@ import { TextInput } from '@mantine/core'
 import { useEffect, useEffectEvent, useRef } from 'react'
 import { sheetLimits, type Limits, type Trusted } from '@link-count/core/model'
 import type { Result } from '@link-count/core/result'
-import { parseDegrees, parseDirection, type AngleError } from '@link-count/core/units'
+import { parseDegrees, parseDirection, parseForce, type AngleError } from '@link-count/core/units'
 import { LengthInput, parseWhole, useBareUnit, useField, useLengthField, wholeWords, type Taken } from '../../ui/fields'
-import { numberWords } from '../../ui/wording'
+import { forceErrorWords, numberWords } from '../../ui/wording'
 import { useFigureKey } from './ChosenPart'
 import { useSheetEditor } from './SheetEditor'
 import { sourced, useSource } from './source'
@@ -81,15 +81,15 @@ export function MmField(
   )
 }
 
-function NumberField({
+function NumberField<E extends { readonly code: string } = AngleError>({
   props,
   parse,
   words,
   inputMode,
 }: {
   props: FieldProps
-  parse: (text: string) => Result<number, AngleError>
-  words: (error: AngleError) => string
+  parse: (text: string) => Result<number, E>
+  words: (error: E) => string
   inputMode?: 'numeric' | 'decimal'
 }) {
   const { key, letter, accept, clear } = useTrusted(props)
@@ -120,6 +120,25 @@ function NumberField({
   )
 }
 
+/** A force in newtons, pounds or kilos; kept in newtons as it was typed. */
+export const ForceField = ({ limits, ...props }: FieldProps & { readonly limits: Limits }) => (
+  <NumberField
+    props={{ example: '49 N, 11 lb', ...props }}
+    parse={(text) => {
+      const read = parseForce(text, limits)
+      return read.ok ? { ok: true, value: read.value.value } : read
+    }}
+    words={forceErrorWords}
+    inputMode="decimal"
+  />
+)
+/** A number with a unit that is said beside the field. */
+export const FigureField = ({
+  limits,
+  ...props
+}: FieldProps & { readonly example: string; readonly limits: Limits }) => (
+  <NumberField props={props} parse={(text) => parseDegrees(text, limits)} words={numberWords} inputMode="decimal" />
+)
 export const WholeField = ({ limits, ...props }: FieldProps & { readonly limits: Limits }) => (
   <NumberField props={{ example: '38', ...props }} parse={parseWhole(limits)} words={wholeWords} inputMode="numeric" />
 )

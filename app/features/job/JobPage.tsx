@@ -1,27 +1,23 @@
-import { Button, SegmentedControl } from '@mantine/core'
-import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { Button } from '@mantine/core'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useParams } from 'react-router'
 import { markSeat } from '@link-count/core/drive'
 import { lastLive } from '@link-count/core/ledger'
 import type { BuildSheet, CountRule } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { screenSlice, type BenchView } from '../../domain/screen'
+import { screenSlice } from '../../domain/screen'
 import { selectJobView, selectNotReadable, type JobView } from '../../domain/views'
 import { makeDrawnCrank, useAppDispatch, useAppSelector } from '../../store'
 import { ChainProgress } from '../../ui/ChainProgress'
 import { pinState } from '../../ui/pinState'
-import { FaceStill } from '../../ui/face'
 import { EngineGate } from '../../ui/EngineGate'
 import { PageHeader } from '../../ui/PageHeader'
 import { PartBoundary } from '../../ui/PartBoundary'
-import { gapWords, loopWords, sideName, stepTitle } from '../../ui/wording'
+import { sideName, stepTitle } from '../../ui/wording'
 import { BenchMode } from './BenchMode'
-import { CrankReadout } from './bench/CrankReadout'
-import { DegreeWheel } from './bench/DegreeWheel'
-import { Face } from './bench/Face'
+import { BenchDrawing, viewsOf } from './bench/BenchDrawing'
 import type { CountedOnFace } from '../../ui/face'
-import { Strip } from './bench/Strip'
-import { firstPinFor, useFoundState, useScene } from './bench/useScene'
+import { firstPinFor } from './bench/useScene'
 import { countDraftKey, ruleDraftKey } from './countKeys'
 import { countablesOf, inHandOf, sectionDraftKey } from './countSection'
 import { GuardBar } from './guard/GuardBar'
@@ -34,15 +30,10 @@ import { NotReadableJob } from '../../ui/job/NotReadableJob'
 import { SheetList } from './SheetList'
 import { useStrike } from './useStrike'
 import { StepPanel } from './steps/StepPanel'
-import { targetOfStep } from './turnPlan'
-import { TurnedDialog } from './TurnedDialog'
-import { TurnTo } from './TurnTo'
 import { useSaying } from './useSaying'
 import { useShownStep } from './useShownStep'
 import { useBenchKeys } from './useBenchKeys'
 import './job.css'
-
-const ValvesView = lazy(() => import('./bench/ValvesView'))
 
 /** The bench: the sheet, the living drawing, the strip, the guard. */
 export default function JobPage() {
@@ -212,55 +203,6 @@ function BenchSheet({
   )
 }
 
-/** The strip and the drawing that was chosen, with where the crank has to go. */
-function BenchDrawing({ shown, counted }: { readonly shown: Shown; readonly counted: CountedOnFace | undefined }) {
-  const { view } = useBench()
-  const dispatch = useAppDispatch()
-  const chosen = useAppSelector(({ screen }) => screen.view)
-  const views = viewsOf(view.sheet)
-  const shownView = views.includes(chosen) ? chosen : (views[0] ?? 'wheel')
-  const target = shown && targetOfStep(shown.step, view)
-  return (
-    <section className="bench" aria-label="Bench">
-      <Strip lash={shown?.step.kind === 'lashFound' || shown?.step.kind === 'lashLeft'} />
-      <div className="drawing">
-        <div className="drawing-words">
-          <CrankReadout />
-          {shown?.status.outcome === 'open' && target && <TurnTo target={target} />}
-          {!target && <TurnedButton />}
-        </div>
-        {views.length > 1 && (
-          <SegmentedControl
-            className="view-choice"
-            aria-label="Drawing"
-            value={shownView}
-            onChange={(value) => dispatch(screenSlice.actions.viewChosen(value as 'face'))}
-            data={views.map((value) => ({ value, label: viewNames[value] }))}
-          />
-        )}
-        <PartBoundary of="The drawing" resetBy={[shownView, view.entries.length, view.sheet]}>
-          {shownView === 'face' && <FaceOrGaps counted={counted} />}
-          {shownView === 'wheel' && <DegreeWheel />}
-          {shownView === 'valves' && (
-            <Suspense fallback={null}>
-              <ValvesView />
-            </Suspense>
-          )}
-        </PartBoundary>
-      </div>
-    </section>
-  )
-}
-
-const viewNames = { face: 'Face', wheel: 'Wheel', valves: 'Valves' } as const
-
-/** The drawings that this engine has something for. */
-const viewsOf = ({ loops, couplings, cams }: BuildSheet): BenchView[] => [
-  ...(loops.length + couplings.length > 0 ? (['face'] as const) : []),
-  'wheel',
-  ...(cams.length > 0 ? (['valves'] as const) : []),
-]
-
 function useScreenActions(sheet: BuildSheet) {
   const dispatch = useAppDispatch()
   const view = useAppSelector((root) => root.screen.view)
@@ -299,66 +241,5 @@ function useCountedOnFace(view: JobView, step: Step | undefined): (CountedOnFace
         ? { n: n ?? 0, first, loopId, fromMarkId, toMarkId, fromTeeth, toTeeth, live: isLive }
         : undefined,
     [first, n, isLive, loopId, fromMarkId, toMarkId, fromTeeth, toTeeth],
-  )
-}
-
-/** For steps that do not bring the crank to one place: a turn can still be written down. */
-function TurnedButton() {
-  const [open, setOpen] = useState(false)
-  return (
-    <>
-      <Button variant="quiet" onClick={() => setOpen(true)}>
-        I have turned it
-      </Button>
-      {open && <TurnedDialog planned={undefined} onClose={() => setOpen(false)} />}
-    </>
-  )
-}
-
-function FaceOrGaps({ counted }: { counted: CountedOnFace | undefined }) {
-  const { view, side } = useBench()
-  const scene = useScene(view)
-  const found = useFoundState(view)
-  const [beside, setBeside] = useState(false)
-  const errors = scene.errors.map(({ loop, error }) => loopWords(error, loop, view.sheet))
-  if (scene.toothed.length === 0) {
-    return (
-      <div className="no-face">
-        <p>{errors[0] ?? 'The build sheet has no drive yet.'}</p>
-      </div>
-    )
-  }
-  // Drawn from the counts alone, what is not measured is the normal case and said once.
-  const told = (gap: string) => scene.drawn === 'toScale' || gap === 'running'
-  const gaps = [
-    ...new Set(scene.loops.flatMap(({ loop, solved }) => solved.gaps.filter(told).map((gap) => gapWords(gap, loop)))),
-  ]
-  return (
-    <>
-      <Face scene={scene} counted={counted} />
-      <div className="face-notes">
-        {found && (
-          <figure className="as-found">
-            {beside && <FaceStill sheet={view.sheet} width={150} height={170} side={side} state={found} />}
-            <figcaption>
-              <button type="button" className="link" aria-expanded={beside} onClick={() => setBeside(!beside)}>
-                {beside ? 'Put away: as found' : 'Beside it: as found'}
-              </button>
-            </figcaption>
-          </figure>
-        )}
-        {(scene.drawn === 'schematic' || gaps.length > 0 || errors.length > 0) && (
-          <p className="gaps">
-            {scene.drawn === 'schematic' && (
-              <>
-                <strong>Not to scale:</strong> drawn from the counts. The places of the shafts would let them be worked
-                out.{' '}
-              </>
-            )}
-            {[...errors, ...gaps].join(' ')}
-          </p>
-        )}
-      </div>
-    </>
   )
 }

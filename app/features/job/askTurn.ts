@@ -14,7 +14,11 @@ export type TurnAsk =
   | { readonly camshaftTo: { readonly mark: string; readonly meets: string } }
   | { readonly forReading: 'feel' | 'dialPairs' | 'lobeTop' | 'marksAgain' }
   | { readonly proof: { readonly turnedDeg: number } }
+  /** On by so much, the running way, to the next place of a round. */
+  | { readonly onBy: number }
   | { readonly again: 'oneMoreTurn' | 'seatShims' | 'readAsLeft' }
+  /** Kept turning while a tightener is set. */
+  | { readonly keepTurning: true }
 
 export interface Asked {
   readonly words: string
@@ -53,6 +57,10 @@ export function askTurn(ask: TurnAsk, view: JobView, side: Side): Asked {
     return may(
       `Turn by hand ${seen}: ${view.schools.turns === 2 ? 'two' : view.schools.turns} full turns. Turned so far ${fixed(ask.proof.turnedDeg, 0)}° of ${view.schools.turns * 360}°. Resistance is information: stop, go back, find out.`,
     )
+  if ('onBy' in ask)
+    return may(`Turn ${turnWords(ask.onBy, view.sheet, side)}, seen from the ${sideName(view.sheet, side)}.`)
+  if ('keepTurning' in ask)
+    return may(`Keep it turning ${seen}: the slack then lies at the tightener. Nobody at the chain while it turns.`)
   if ('again' in ask) return may(againWords[ask.again])
   return may(readingWords[ask.forReading])
 }

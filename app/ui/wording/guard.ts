@@ -205,6 +205,14 @@ const reasons: { readonly [K in GuardReasonCode]: (said: Said) => ReasonWords } 
   }),
   camshaftSaidTwoWays: ({ camshaft }) => ({ why: `${camshaft}: two devices say different things of it`, free: looked }),
   tensionerNotReleased: ({ tensioner }) => ({ why: `${tensioner} not released`, free: 'Release the tensioner' }),
+  tensionerLoose: ({ tensioner, noun }) => ({
+    why: `${tensioner} slacked off or not locked: the ${noun} can jump`,
+    free: 'Set the tensioner and lock it',
+  }),
+  tensionerSpringOnly: ({ tensioner }) => ({
+    why: `${tensioner} on its spring alone, its bolt or nuts loose`,
+    free: 'Lock it after its turns',
+  }),
   tensionerNotSaid: ({ tensioner }) => ({
     why: `${tensioner}: nobody said that it is released`,
     free: 'Release the tensioner and say so',

@@ -1,5 +1,5 @@
 import type { EntryOf } from '@link-count/core/model'
-import { fixed, type PressureError } from '@link-count/core/units'
+import { fixed, type ForceError, type PressureError } from '@link-count/core/units'
 import { numberWords } from './errors'
 
 /** What is read in a cylinder. */
@@ -23,6 +23,18 @@ export function pressureErrorWords(error: PressureError): string {
       return 'Bar or psi? Write 9.6 bar, or 140 psi.'
     case 'unitUnknown':
       return `“${error.unit}” is no unit of pressure that I know. Write bar, psi or kPa.`
+    default:
+      return numberWords(error)
+  }
+}
+
+/** Why what was typed is no force. */
+export function forceErrorWords(error: ForceError): string {
+  switch (error.code) {
+    case 'unitMissing':
+      return 'Newtons, pounds or kilos? Write 49 N, 11 lb or 5 kg.'
+    case 'unitUnknown':
+      return `“${error.unit}” is no unit of force that I know. Write N, lb or kg.`
     default:
       return numberWords(error)
   }

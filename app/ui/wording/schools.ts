@@ -60,7 +60,7 @@ export const schoolQuestions: { readonly [Q in SchoolQuestion]: Question<Q> } = 
   },
   tensionBy: {
     asks: 'Tension is judged by',
-    bearsOn: ['tensioner'],
+    bearsOn: ['tensioner', 'slackFound', 'slackSet'],
     answers: {
       play: { name: 'play at the tightest place', why: 'A drive has tight and loose places; one reading misses them.' },
       feel: { name: 'feel, and a twist', why: 'Quick: tight, and it can still be moved.' },

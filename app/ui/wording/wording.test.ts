@@ -102,6 +102,8 @@ describe('the guard in words', () => {
     camshaftHeld: true,
     camshaftSaidTwoWays: true,
     tensionerNotReleased: true,
+    tensionerLoose: true,
+    tensionerSpringOnly: true,
     tensionerNotSaid: true,
     jobLost: true,
     sheetsDisagree: true,

@@ -20,12 +20,13 @@ export function tensionerKnown(
   const own = sheet.loops.filter(({ path }) => path.some(({ memberId }) => memberId === id))
   const loops = own.length > 0 ? own : sheet.loops
   const allOff = loops.length > 0 && loops.every((loop) => w.linkIs({ kind: 'loop', id: loop.id }, n) === 'off')
-  if (allOff) return { known: SAFE, named: true }
+  // Held by its spring alone the loop lies as it will run.
+  if (allOff || is === 'springOnly') return { known: SAFE, named: true }
   const letGo = last.letGo === undefined ? undefined : w.stoodThen(last.letGo, n)
   return { known: is === 'unknown' ? NOT_KNOWN : around(w, letGo), named: true }
 }
 
-const isReleased = (is: string) => is === 'asArrived' || is === 'released' || is === 'proven'
+const isReleased = (is: string) => is === 'asArrived' || is === 'released' || is === 'proven' || is === 'locked'
 
 /** What was last said of it, and when it was let go of. */
 function lastSaid(
@@ -35,19 +36,20 @@ function lastSaid(
   let [is, gone]: [string, boolean] = ['asArrived', false]
   let letGo: number | undefined
   w.all.forEach((one, i) => {
-    const released = isReleased(is)
+    // As it will run: released, or held by its spring alone.
+    const holds = isReleased(is) || is === 'springOnly'
     const onSheet = w.sheetAt(i + 1).members.some((member) => member.id === id)
-    if (one.kind === 'begins' && one.job.arrival === 'everyLoopOff' && released && onSheet) [is, letGo] = ['out', i]
-    if (released && letsGo(w, id, one, i)) [is, letGo] = ['notSaid', i]
+    if (one.kind === 'begins' && one.job.arrival === 'everyLoopOff' && holds && onSheet) [is, letGo] = ['out', i]
+    if (holds && letsGo(w, id, one, i)) [is, letGo] = ['notSaid', i]
     if (one.kind === 'tensioner' && one.memberId === id) {
-      if (released) letGo = i
+      if (holds) letGo = i
       is = w.tensionerDisputed(id, i + 1) ? 'unknown' : one.state
       gone = false
     }
     if (one.kind !== 'settled' || !w.settledOf('tensioner', id)(one) || w.tensionerDisputed(id, i + 1)) return
     if (one.part.is === 'gone' && !onSheet) gone = true
     else if (one.part.is === 'released' || one.part.is === 'heldBack') {
-      if (released) letGo = i
+      if (holds) letGo = i
       is = one.part.is
     }
   })

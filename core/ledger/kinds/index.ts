@@ -30,6 +30,8 @@ import { settled, settledShape } from './settled'
 import { sheet, sheetShape } from './sheet'
 import { shim, shimShape } from './shim'
 import { stands, standsShape } from './stands'
+import { slack, slackShape } from './slack'
+import { spring, springShape } from './spring'
 import { step, stepShape } from './step'
 import { strike, strikeShape } from './strike'
 import { target, targetShape } from './target'
@@ -61,6 +63,8 @@ export const ledgerShapes = [
   settledShape,
   loopShape,
   tensionerShape,
+  slackShape,
+  springShape,
   degreeWheelShape,
   dialShape,
   wheelKnockedShape,
@@ -125,6 +129,8 @@ export const ledgerKinds: { readonly [K in EntryKind]: LedgerKind<K> } = {
   settled,
   loop,
   tensioner,
+  slack,
+  spring,
   degreeWheel,
   dial,
   wheelKnocked,

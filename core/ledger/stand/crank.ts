@@ -69,7 +69,8 @@ function noteCrank(soFar: StandSoFar, entry: CrankEntry, value: string): void {
   soFar.placeSeen = undefined
   setApart(soFar, ({ apart }) => apart && nowhere)
   setItems(soFar, (item) => ({ ...item, totalDeg: undefined }))
-  for (const [id, tensioner] of soFar.tensioners) soFar.tensioners.set(id, { ...tensioner, totalDeg: undefined })
+  for (const [id, tensioner] of soFar.tensioners)
+    soFar.tensioners.set(id, { ...tensioner, totalDeg: undefined, saidDeg: undefined })
 }
 
 function setItems(soFar: StandSoFar, change: (item: RegisterItem) => RegisterItem): void {

@@ -11,7 +11,7 @@ import { asItCame, uncounted } from './links'
 import { isLinkProved, provedShafts } from './proof'
 import { forgetAfter } from './lostJobs'
 import type { LinkStand, LostJob, Stand, TensionerStand } from './stand'
-import { isReleased } from './tensionerStates'
+import { holdsTight, isReleased } from './tensionerStates'
 
 /** The stand of an engine as far as it is folded. */
 export interface StandFold {
@@ -159,7 +159,7 @@ function arriveOff(soFar: StandSoFar, job: Job): void {
       soFar.loops.set(id, { ...link, is: 'off', apart: { at: 'unknown', totalDeg: undefined }, ...uncounted })
   }
   const { totalDeg } = soFar.rotation
-  for (const [id, { is }] of soFar.tensioners) if (isReleased(is)) soFar.tensioners.set(id, { is: 'out', totalDeg })
+  for (const [id, { is }] of soFar.tensioners) if (holdsTight(is)) soFar.tensioners.set(id, { is: 'out', totalDeg })
 }
 
 /** A part of the sheet that was not on one that the drive was worked on by is not known until somebody says; a part that is on no sheet any more

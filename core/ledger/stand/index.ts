@@ -1,5 +1,5 @@
 export * from './stand'
-export { isReleased, tensionerStates, type TensionerStateRecord } from './tensionerStates'
+export { holdsTight, isReleased, tensionerStates, type TensionerStateRecord } from './tensionerStates'
 export * from './knowing'
 export * from './figures'
 export * from './camshaftNow'

@@ -9,7 +9,7 @@ import { isDisputed, noteSaid, type StandSoFar } from './standSoFar'
 import { trimOf } from './figures'
 import { isLinkProved, readsOut } from './proof'
 import type { Apart, LinkStand } from './stand'
-import { isReleased } from './tensionerStates'
+import { holdsTight, isReleased } from './tensionerStates'
 
 /** Nothing that was counted on it holds any more. */
 export const uncounted = { counts: [], meshCount: undefined } as const
@@ -151,7 +151,7 @@ function letGoOfTensioners(soFar: StandSoFar, entry: EntryOf<'loop'>): void {
   for (const { id } of partsOf(sheet).tensioners) {
     if (!(loop?.path.some(({ memberId }) => memberId === id) ?? true)) continue
     const is = soFar.tensioners.get(id)?.is ?? 'asArrived'
-    if (isReleased(is)) {
+    if (holdsTight(is)) {
       keepName(soFar, entry, id)
       soFar.tensioners.set(id, { is: 'notSaid', totalDeg })
     }
@@ -254,10 +254,11 @@ export function takeTensioner(soFar: StandSoFar, entry: EntryOf<'tensioner'>): v
   noteSaid(soFar, 'tensioner', entry.memberId, { entry, value: entry.state })
   const before = soFar.tensioners.get(entry.memberId)
   const released = isReleased(entry.state)
-  const letGo = before && !isReleased(before.is)
+  const letGo = before && !holdsTight(before.is)
   soFar.tensioners.set(entry.memberId, {
     is: isDisputed(soFar, 'tensioner', entry.memberId) ? 'unknown' : entry.state,
     totalDeg: letGo ? before.totalDeg : soFar.rotation.totalDeg,
+    saidDeg: soFar.rotation.totalDeg,
   })
   soFar.touchedOn.add(entry.sheetId)
   if (!released) loosened(soFar)

@@ -6,7 +6,7 @@ import { asItCame, dropReadsBehind, linkAt, setLink, touched, type LinkKind, unc
 import { settleLost } from './lostJobs'
 import { putCamshaft, putOnRegister } from './parts'
 import type { Apart } from './stand'
-import { isReleased } from './tensionerStates'
+import { holdsTight } from './tensionerStates'
 
 const ended: Apart = { at: 'ended', totalDeg: undefined }
 
@@ -102,7 +102,7 @@ function settleTensioner(
   } else {
     const is = part.is === 'released' ? 'released' : 'heldBack'
     // Let go of before, it was so where it was let go of.
-    const letGo = was && !isReleased(was.is)
+    const letGo = was && !holdsTight(was.is)
     soFar.tensioners.set(part.id, { is, totalDeg: letGo ? was.totalDeg : soFar.rotation.totalDeg })
   }
 }

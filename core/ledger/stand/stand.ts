@@ -45,6 +45,8 @@ export type { TensionerIs } from './tensionerStates'
 
 export interface TensionerStand {
   readonly is: TensionerIs
+  /** Where the crank stood on its ledger when that was last said. */
+  readonly saidDeg?: number | undefined
   /** Where the crank stood on its ledger when it was let go of. */
   readonly totalDeg: number | undefined
 }

@@ -2,6 +2,7 @@ import * as z from 'zod'
 import * as field from '../fields'
 import { finiteSchema, nameSchema, ratioSchema, teethSchema, trusted, trustedDegSchema, trustedMm } from '../primitives'
 import { positionSchema } from './position'
+import { slackWantedSchema, tightenerSchema } from './tightener'
 
 export const shaftSchema = z.strictObject({
   id: field.id('This shaft'),
@@ -54,6 +55,7 @@ export const memberSchema = z.strictObject({
     })
     .optional()
     .describe('Of a guide that is an arc and no circle: its two ends'),
+  tightener: tightenerSchema.optional(),
 })
 
 /** A painted link or printed line of a loop. */
@@ -80,6 +82,10 @@ export const loopSchema = z.strictObject({
     .max(40)
     .describe('In the order in which it meets them, running, from the crank along the slack run'),
   toothShape: toothShape.optional(),
+  slackWanted: slackWantedSchema.optional(),
+  massKgPerM: trusted(finiteSchema.meta({ least: 0.005, most: 50 }))
+    .optional()
+    .describe('What a metre of it weighs, kg'),
   painted: z.array(paintSchema).max(40).optional().describe('What is painted or printed on it, in the order it passes'),
 })
 

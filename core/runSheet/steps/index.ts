@@ -11,6 +11,7 @@ import { paint } from './paint'
 import { pressures } from './pressures'
 import { recouple } from './recouple'
 import type { StepKindRecord } from './step'
+import { slackFound, slackSet } from './slack'
 import { symptoms } from './symptoms'
 import { wear } from './wear'
 import { tensioner } from './tensioner'
@@ -35,7 +36,9 @@ export const stepKinds = {
   recouple,
   setCam,
   chainOnCount,
+  slackFound,
   tensioner,
+  slackSet,
   twoTurns,
   lashLeft,
   pressures,

@@ -5,7 +5,7 @@ import { each } from './targets'
 
 export const tensioner: StepKindRecord = {
   targets: (sheet) => each(partsOf(sheet).tensioners),
-  needs: ['loopOn'],
+  needs: ['loopOn', 'slackFound'],
   gives: ['tight'],
   workedAt: (sheet, [memberId]) => {
     const loop = sheet.loops.find(({ path }) => path.some((part) => part.memberId === memberId))
@@ -14,6 +14,7 @@ export const tensioner: StepKindRecord = {
   evidence: ({ state, targetIds: [memberId = ''] }) => {
     const at = state.tensioners[memberId]
     if (at === 'proven') return 'proved'
-    return at === 'released' ? 'read' : at === 'fitted' || at === 'heldBack' ? 'part' : 'none'
+    if (at === 'released' || at === 'locked') return 'read'
+    return at === undefined || at === 'asArrived' ? 'none' : 'part'
   },
 }

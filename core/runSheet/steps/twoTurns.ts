@@ -6,7 +6,7 @@ import { timed } from './timed'
 /** One proof for the whole drive: full turns in the running direction with everything tight, as many as the job wants, then everything is read. */
 export const twoTurns: StepKindRecord = {
   targets: (sheet) => (sheet.loops.length + camshaftsOf(sheet).length > 0 ? [sheet.loops.map(({ id }) => id)] : []),
-  needs: ['camSet', 'loopOn', 'tight'],
+  needs: ['camSet', 'loopOn', 'tight', 'slackSet'],
   gives: ['timingLeft'],
   phase: 'left',
   loops: ({ loops }) => loops,

@@ -12,6 +12,7 @@ import { Choice, Fields, NameField } from './fields'
 import { Fold } from '../../../ui/Fold'
 import { BookCount } from './BookCount'
 import { LoopPath } from './LoopPath'
+import { SlackWanted } from './SlackWanted'
 import { knownShape, toothShapes } from './toothShapes'
 
 /** A loop: what it is, its pitch and length, its way over the wheels, its paint. */
@@ -52,6 +53,7 @@ export function LoopPanel({ loop }: { readonly loop: Loop }) {
         />
       )}
       <HowItLies loop={loop} />
+      <SlackWanted loop={loop} />
       <Fold title="Its way" note={`over ${loop.path.length} parts`}>
         <LoopPath loop={loop} />
       </Fold>

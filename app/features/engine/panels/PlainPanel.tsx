@@ -6,6 +6,7 @@ import { PlaceFields } from './PlaceFields'
 import { patchMember, withValue } from '../sheetChanges'
 import { Fields, NameField } from './fields'
 import { GuideArc } from './GuideArc'
+import { TightenerFields } from './TightenerFields'
 import { useSheetEditor } from '../SheetEditor'
 import { TeethField } from '../figureFields'
 import { MmField } from '../TrustedField'
@@ -49,6 +50,7 @@ export function PlainPanel({ member }: { readonly member: Member }) {
           />
         </>
       )}
+      {member.kind === 'tensioner' && <TightenerFields member={member} />}
       <PassedBy member={member} />
       {member.kind === 'guide' && <GuideArc member={member} />}
       {!floats && (

@@ -12,6 +12,8 @@ import { lookOver } from './lookOver'
 import { paint } from './paint'
 import { pressures } from './pressures'
 import { recouple } from './recouple'
+import { slackFound } from './slackFound'
+import { slackSet } from './slackSet'
 import { symptoms } from './symptoms'
 import { wear } from './wear'
 import type { StepView } from './stepView'
@@ -35,7 +37,9 @@ export const stepViews: Record<StepKind, StepView> = {
   recouple,
   setCam,
   chainOnCount,
+  slackFound,
   tensioner,
+  slackSet,
   twoTurns,
   lashLeft,
   pressures,

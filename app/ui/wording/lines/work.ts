@@ -2,20 +2,15 @@ import { inSentence } from '../inSentence'
 import { gearsOf } from '@link-count/core/drive'
 import type { EntryOf, Settled } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
-import { formatLateness } from '@link-count/core/units'
+import { formatLateness, formatMm, fixed } from '@link-count/core/units'
 import { seenOffWords } from '../byMark'
 import { placesWords } from '../coupling'
 import { itemSentence, itemWords } from '../register'
+import { runWords, slackFigureWords, springWords, turnsOn } from '../slack'
+import { movedUnitWords, tensionerStateWords } from '../tighteners'
 import type { Lines } from '.'
 import { phaseWords } from './phase'
 import type { Told } from './told'
-
-const tensionerWords: Record<EntryOf<'tensioner'>['state'], string> = {
-  heldBack: 'held back',
-  fitted: 'fitted, held back',
-  released: 'released',
-  proven: 'felt to push',
-}
 
 const heldByWords = {
   lock: 'a lock',
@@ -67,7 +62,12 @@ export const workLines = {
     `It ran as it stands until it came in: ${{ yes: 'yes', no: 'no', notKnown: 'not known' }[says]}${role ? `, by the word of the ${role}` : ''}`,
   settled: ({ part }, told) => `Looked at the engine: ${settledSentence(part, told)}`,
   loop: ({ loopId, change }, { nameOf }) => `${nameOf('loops', loopId)} ${change}`,
-  tensioner: ({ memberId, state }, { nameOf }) => `${nameOf('members', memberId)} ${tensionerWords[state]}`,
+  tensioner: ({ memberId, state, by }, { nameOf }) =>
+    `${nameOf('members', memberId)} ${tensionerStateWords[state]}${by ? `, ${fixed(by.amount, by.amount % 1 === 0 ? 0 : 1)}${movedUnitWords[by.unit]} ${by.towards === 'tight' ? 'tighter' : 'slacker'}` : ''}`,
+  slack: (entry, { lowerName, nameOf }) =>
+    `Slack ${phaseWords[entry.phase]}, ${lowerName('loops', entry.loopId)}, ${runWords(entry, (id) => nameOf('members', id))}: ${slackFigureWords(entry)}${entry.turnDeg === undefined ? '' : `, ${turnsOn(entry.turnDeg)}`}${entry.support === 'missing' ? ', with a support missing' : ''}`,
+  spring: ({ memberId, what, mm }, { nameOf }) =>
+    `Spring of the ${inSentence(nameOf('members', memberId))}, ${springWords[what]}: ${formatMm(mm, 1)}`,
   adjusted: ({ words }) => `Moved: ${words}`,
   count: ({ phase, loopId, fromMarkId, toMarkId, run, counted }, { lowerName }) =>
     `Counted ${phaseWords[phase]}, ${lowerName('loops', loopId)}, from the ${lowerName('marks', fromMarkId)} to the ${lowerName('marks', toMarkId)}, ${run} run: ${counted}`,

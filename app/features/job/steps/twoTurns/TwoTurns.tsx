@@ -10,6 +10,7 @@ import { useBench } from '../../JobContext'
 import { TurnedDialog } from '../../TurnedDialog'
 import { TheOneMove } from '../cam/TheOneMove'
 import { WhatIsWrong } from '../cam/WhatIsWrong'
+import { SlackPanel } from '../../slack/SlackPanel'
 import { CycleWalk } from './CycleWalk'
 import { TurnLooks } from './TurnLooks'
 import { TimingReadings } from '../TimingReadings'
@@ -48,6 +49,11 @@ export function TwoTurns({ step }: { readonly step: Step }) {
       <TurnLooks step={step} turned={turned} turns={view.schools.turns} />
       {other && <TurnedDialog planned={undefined} onClose={() => setOther(false)} />}
       {enough && provesOf(view.job) === 'timing' && <AsLeft step={step} />}
+      {enough && provesOf(view.job) === 'tension' && (
+        <Fold title="Slack again, after the turns" open>
+          <SlackPanel step={step} phase="left" />
+        </Fold>
+      )}
       {enough && provesOf(view.job) === 'tension' && (
         <Fold title="Read the camshafts as well" note="not asked for here">
           <AsLeft step={step} />

@@ -1,0 +1,254 @@
+import { Button, NativeSelect, SegmentedControl, TextInput } from '@mantine/core'
+import { entryLimits, type EntryOf, type NewEntry, type Phase } from '@link-count/core/model'
+import type { Step } from '@link-count/core/runSheet'
+import { partsOf } from '@link-count/core/sheet'
+import { SLACK_PLUS_MINUS, TWIST_PLUS_MINUS_DEG } from '@link-count/core/tension'
+import { fixed, parseDegrees } from '@link-count/core/units'
+import { LengthInput, useDraft, useField, useLengthField, type Taken } from '../../../ui/fields'
+import { Fold } from '../../../ui/Fold'
+import {
+  feltWords,
+  inSentence,
+  nounsOf,
+  numberWords,
+  placeAlongWords,
+  readWithWords,
+  runWords,
+  slackWayWords,
+  turnsOn,
+} from '../../../ui/wording'
+import { askTurn } from '../askTurn'
+import { useBench } from '../JobContext'
+import { SlackTable } from './SlackTable'
+import { SlackVerdict } from './SlackVerdict'
+import { runKey, useRound, type ChosenRound } from './useRound'
+import './slack.css'
+
+type Slack = EntryOf<'slack'>
+
+/** Slack read at one place after another of the drive's turn, and what the readings say together. */
+export function SlackPanel({ step, phase }: { readonly step: Step; readonly phase: Phase }) {
+  const chosen = useRound(phase)
+  if (!chosen) return <p className="soft">There is no chain or belt on the build sheet yet.</p>
+  return (
+    <div className="stack">
+      <WhereAndHow chosen={chosen} />
+      <Reading key={runKey(chosen.of) + chosen.of.by} step={step} chosen={chosen} />
+      <SlackVerdict chosen={chosen} />
+      <SlackTable chosen={chosen} />
+    </div>
+  )
+}
+
+const WITH: readonly Slack['with'][] = ['finger', 'hand', 'screwdriver', 'rule', 'dial']
+
+/** What is read, where and how, on one line; changed below it. */
+function WhereAndHow({ chosen: { of, runs, set } }: { readonly chosen: ChosenRound }) {
+  const { view } = useBench()
+  const { sheet, job } = view
+  const tool = useDraft(`${job.id}:slack:with`, 'finger')
+  const parts = partsOf(sheet)
+  const name = (id: string) => parts.member(id)?.name ?? id
+  const loop = parts.loop(of.loopId)
+  const run = runs.find((one) => runKey(one) === runKey(of))
+  return (
+    <>
+      <p>
+        <strong>{loop?.name}</strong>: {runWords(of, name)}, {placeAlongWords[of.place]}
+        {run?.spanMm ? ` of ${fixed(run.spanMm, 0)} mm` : ''}. {upper(slackWayWords[of.by].name)},{' '}
+        {readWithWords[of.by === 'pitch' ? 'ear' : (tool.text as Slack['with'])]}.
+      </p>
+      <Fold title="Another run, or read otherwise">
+        {sheet.loops.length > 1 && (
+          <NativeSelect
+            label="Chain or belt"
+            value={of.loopId}
+            onChange={(event) => set.loop(event.currentTarget.value)}
+            data={sheet.loops.map(({ id, name: label }) => ({ value: id, label }))}
+          />
+        )}
+        <NativeSelect
+          label="Run"
+          value={runKey(of)}
+          onChange={(event) => set.run(event.currentTarget.value)}
+          data={runs.map((one) => ({
+            value: runKey(one),
+            label: `${runWords(one, name)}${one.spanMm ? `, ${fixed(one.spanMm, 0)} mm, ${one.kind === 'tight' ? 'pulled' : 'slack'}` : ''}`,
+          }))}
+        />
+        <NativeSelect
+          label="Where along it"
+          value={of.place}
+          onChange={(event) => set.place(event.currentTarget.value)}
+          data={Object.entries(placeAlongWords).map(([value, label]) => ({ value, label }))}
+        />
+        <NativeSelect
+          label="Judged"
+          value={of.by}
+          onChange={(event) => set.by(event.currentTarget.value)}
+          data={Object.entries(slackWayWords).map(([value, { name: label }]) => ({ value, label }))}
+        />
+        {of.by !== 'pitch' && of.by !== 'feel' && (
+          <NativeSelect
+            label="Read"
+            value={tool.text}
+            onChange={(event) => tool.setText(event.currentTarget.value)}
+            data={WITH.map((value) => ({ value, label: readWithWords[value] }))}
+          />
+        )}
+      </Fold>
+    </>
+  )
+}
+
+const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+/** The figure at one place, with what was fitted and how warm it was; turned on to the next in the same press. */
+function Reading({ step, chosen }: { readonly step: Step; readonly chosen: ChosenRound }) {
+  const { view, side, say } = useBench()
+  const { sheet, job } = view
+  const { of, slack, sinceLastDeg } = chosen
+  const loop = partsOf(sheet).loop(of.loopId)
+  const tool = useDraft(`${job.id}:slack:with`, 'finger')
+  const support = useDraft(`${job.id}:slack:support`, '')
+  const warmth = useDraft(`${job.id}:slack:warmth`, 'cold')
+  const figure = useFigure(chosen, `${job.id}:${step.id}:${of.phase}`)
+  const last = slack.entries.at(-1)
+  const stepDeg = slack.wanted?.stepDeg ?? 180
+  const turn = askTurn({ onBy: stepDeg }, view, side)
+  const hereDeg = last === undefined ? 0 : (last.turnDeg ?? 0) + (sinceLastDeg ?? 0)
+  const turnedAlready = (sinceLastDeg ?? 0) !== 0
+  const write = (turnOn: boolean) => {
+    const read = figure.take()
+    if (!read) return
+    const entry: NewEntry = {
+      kind: 'slack',
+      ...of,
+      with: of.by === 'pitch' ? 'ear' : (tool.text as Slack['with']),
+      ...read.values,
+      plusMinus: read.plusMinus,
+      turnDeg: hereDeg + (turnOn ? stepDeg : 0),
+      ...(support.text ? { support: support.text as 'fitted' | 'missing' } : {}),
+      conditions: [warmth.text === 'hot' ? 'hot' : 'cold'],
+      ...(read.typed ? { typed: [{ field: 'slack', text: read.typed }] } : {}),
+      stepId: step.id,
+    }
+    void say(turnOn ? [{ kind: 'turned', deg: stepDeg, ended: 'onMark', stepId: step.id }, entry] : entry, read.fields)
+  }
+  const supportName = loop?.slackWanted?.support
+  const next = last !== undefined && !turnedAlready
+  return (
+    <div className="stack slack-reading">
+      <div className="row">
+        <SegmentedControl
+          aria-label={supportName ?? 'Everything that belongs on'}
+          value={support.text}
+          onChange={support.setText}
+          data={[
+            { value: 'fitted', label: `${supportName ?? 'All'} fitted` },
+            { value: 'missing', label: 'Not all fitted' },
+          ]}
+        />
+        <SegmentedControl
+          aria-label="The engine is"
+          value={warmth.text}
+          onChange={warmth.setText}
+          data={[
+            { value: 'cold', label: 'Cold' },
+            { value: 'hot', label: 'Hot' },
+          ]}
+        />
+      </div>
+      {next && <p className={turn.may ? undefined : 'warn'}>{turn.words}</p>}
+      {figure.input(`${slackWayWords[of.by].asks}, ${turnsOn(hereDeg + (next && turn.may ? stepDeg : 0))}`, () =>
+        write(next && turn.may),
+      )}
+      {next && turn.may ? (
+        <>
+          <Button variant="filled" fullWidth onClick={() => write(true)}>
+            Turned on, and written
+          </Button>
+          <Button variant="quiet" onClick={() => write(false)}>
+            Written here again, not turned
+          </Button>
+        </>
+      ) : (
+        <Button variant="filled" fullWidth onClick={() => write(false)}>
+          Write it down: {inSentence(loop ? nounsOf(loop).loop : 'slack')}
+        </Button>
+      )}
+    </div>
+  )
+}
+
+interface Figure {
+  readonly input: (label: string, onEnter: () => void) => React.ReactNode
+  readonly take: () =>
+    | {
+        readonly values: Partial<Pick<Slack, 'mm' | 'links' | 'twistDeg' | 'hz' | 'felt'>>
+        readonly plusMinus: number
+        readonly typed?: string
+        readonly fields: readonly Taken[]
+      }
+    | undefined
+}
+
+/** The field that goes with a way of judging. */
+function useFigure({ of: { by } }: ChosenRound, key: string): Figure {
+  const { job } = useBench().view
+  const tool = useDraft(`${job.id}:slack:with`, 'finger')
+  const mm = useLengthField(`${key}:mm`, entryLimits('slack', 'mm'))
+  const number = useField(`${key}:${by}`, (text) => parseDegrees(text, numberLimits(by)))
+  const felt = useDraft(`${key}:felt`, 'movable')
+  const off = SLACK_PLUS_MINUS[tool.text as Slack['with']] ?? SLACK_PLUS_MINUS.finger
+  if (by === 'feel')
+    return {
+      input: (label) => (
+        <NativeSelect
+          label={label}
+          value={felt.text}
+          onChange={(event) => felt.setText(event.currentTarget.value)}
+          data={Object.entries(feltWords).map(([value, name]) => ({ value, label: name }))}
+        />
+      ),
+      take: () => ({ values: { felt: felt.text as NonNullable<Slack['felt']> }, plusMinus: 0, fields: [] }),
+    }
+  if (by === 'links' || by === 'twist' || by === 'pitch')
+    return {
+      input: (label, onEnter) => (
+        <TextInput
+          label={label}
+          placeholder={by === 'links' ? '1/2' : by === 'twist' ? '90' : '96.2'}
+          inputMode="decimal"
+          maxLength={16}
+          value={number.text}
+          onChange={(event) => number.setText(event.currentTarget.value)}
+          onBlur={number.leave}
+          onKeyDown={(event) => event.key === 'Enter' && onEnter()}
+          error={number.error && numberWords(number.error)}
+        />
+      ),
+      take: () => {
+        number.ask()
+        const { value } = number
+        if (value === undefined) return undefined
+        const values = by === 'links' ? { links: value } : by === 'twist' ? { twistDeg: value } : { hz: value }
+        const plusMinus = by === 'links' ? off.links : by === 'twist' ? TWIST_PLUS_MINUS_DEG : value * TYPED_PITCH_SHARE
+        return { values, plusMinus, typed: number.said, fields: [number] }
+      },
+    }
+  return {
+    input: (label, onEnter) => <LengthInput field={mm} label={label} example="4.8 mm, 3/16 in" onEnter={onEnter} />,
+    take: () => {
+      mm.ask()
+      if (!mm.value) return undefined
+      return { values: { mm: mm.value.value }, plusMinus: off.mm, typed: mm.said, fields: [mm] }
+    },
+  }
+}
+
+/** A pitch that was typed and not listened to here, two sigma of it. Ours. */
+const TYPED_PITCH_SHARE = 0.01
+
+const numberLimits = (by: Slack['by']) =>
+  entryLimits('slack', by === 'links' ? 'links' : by === 'twist' ? 'twistDeg' : 'hz')

@@ -1,0 +1,3 @@
+import { slackOf } from '../../slack/slackView'
+
+export const slackFound = slackOf('found')
