@@ -31,6 +31,8 @@ export interface Round<R extends RoundReading = RoundReading> {
 /** Two sigma of this and the swing is there: of a run-out, which has two figures and is looked for at every wheel, more is asked. Ours. */
 const RUN_OUT_GAINS = 14
 const STRETCH_GAINS = 14
+/** Of what swings, what may have been put down to the wrong cause where the places are few. Ours. */
+const SHARED = 0.15
 /** With fewer places nothing is told of those that were not looked at. Ours. */
 const LEAST_PLACES = 4
 
@@ -151,7 +153,7 @@ function explain(points: readonly Point[], drive: DrivePeriods, runPitches: numb
     return STRETCH_GAINS / Math.max(1, (n * runPitches) / (drive.loop?.pitches ?? runPitches))
   })
   const known = (4 * (1 + 2 * swings.length)) / n
-  const open = fit.sigma * Math.sqrt(untold.reduce((sum, one) => sum + one, known))
+  const open = SHARED * down + fit.sigma * Math.sqrt(untold.reduce((sum, one) => sum + one, known))
   const columns = [constant, ...taken.flatMap((one) => one.columns)]
   const at = (turns: number) => columns.reduce((sum, column, i) => sum + (fit.x[i] ?? 0) * column.at(turns), 0)
   return { swings, least: (fit.x[0] ?? 0) - down - open, at }
