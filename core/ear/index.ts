@@ -1,0 +1,5 @@
+export * from './simulate'
+export * from './listen'
+export { ANY_RUN, findPitch, type CanBe, type PitchRead } from './pitch'
+export * from './combine'
+export * from './wav'
