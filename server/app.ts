@@ -17,6 +17,7 @@ export function makeApp(folder: string, { secure = false }: { readonly secure?: 
           scriptSrc: ["'self'"],
           styleSrc: ["'self'"],
           imgSrc: ["'self'", 'blob:', 'data:'],
+          mediaSrc: ["'self'", 'blob:'],
           fontSrc: ["'self'"],
           connectSrc: ["'self'"],
           workerSrc: ["'self'"],
@@ -35,7 +36,7 @@ export function makeApp(folder: string, { secure = false }: { readonly secure?: 
     }),
   )
   app.use((_request, response, next) => {
-    response.setHeader('Permissions-Policy', 'camera=(), microphone=(), geolocation=(), screen-wake-lock=(self)')
+    response.setHeader('Permissions-Policy', 'camera=(), microphone=(self), geolocation=(), screen-wake-lock=(self)')
     next()
   })
   // An address that cannot be read is not there; nothing of this machine is said about it.

@@ -136,6 +136,20 @@ export const addPicture = (
     return { batch: { put: { pictures: [picture], entries }, ...taken(state, takes) }, give: undefined }
   })
 
+/** Keeps a recording and says what was heard in it, as one write. `heard`: the lines, by the id of the recording. */
+export const addSound = (
+  jobId: string,
+  blob: Blob,
+  said: { readonly caption: string; readonly stepId: string },
+  heard: (soundId: string) => readonly NewEntry[],
+) =>
+  commit((state, env) => {
+    const id = env.newId()
+    const recording: NewEntry = { kind: 'picture', pictureId: id, mediaType: 'audio/wav', bytes: blob.size, ...said }
+    const entries = linesOf(state, env, jobId, [recording, ...heard(id)])
+    return { batch: { put: { pictures: [{ id, jobId, blob }], entries } }, give: entries }
+  })
+
 /** The guard as it would be with one more line of a job's ledger; nothing is written. */
 export const guardIfSaid =
   (jobId: string, newEntry: NewEntry): AppThunk<Guard | undefined> =>

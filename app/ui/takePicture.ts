@@ -8,7 +8,8 @@ const MOST_PICKED_BYTES = 60_000_000
 export async function takePicture(picked: Blob): Promise<{ readonly blob: Blob } | { readonly refused: string }> {
   if (picked.size > MOST_PICKED_BYTES) return { refused: 'That picture is over 60 MB; take a smaller one.' }
   const type = await pictureType(picked)
-  if (!type) return { refused: 'Pictures are kept as JPEG, PNG or WebP; this is none of them, whatever it is called.' }
+  if (!type?.startsWith('image/'))
+    return { refused: 'Pictures are kept as JPEG, PNG or WebP; this is none of them, whatever it is called.' }
   const picture = picked.slice(0, picked.size, type)
   if (!(await isShown(picture))) return { refused: 'That picture is damaged: it cannot be shown. Take it again.' }
   const { default: Compressor } = await import('compressorjs')

@@ -139,7 +139,13 @@ const LedgerLine = memo(function LedgerLine({
         {struck ? <del>{tell(entry)}</del> : tell(entry)}
         {typed && <span className="soft"> (typed: {typed})</span>}
         {beside && <span className="brass"> Written beside work on another device, neither knowing of the other.</span>}
-        {entry.kind === 'picture' && <LedgerPicture pictureId={entry.pictureId} caption={entry.caption} />}
+        {entry.kind === 'picture' && (
+          <LedgerPicture
+            pictureId={entry.pictureId}
+            caption={entry.caption}
+            isSound={entry.mediaType === 'audio/wav'}
+          />
+        )}
       </span>
       <button type="button" className="link" onClick={() => onStrike(entry)} disabled={struck}>
         {struck ? 'Struck' : entry.kind === 'strike' ? 'Take back' : 'Strike'}

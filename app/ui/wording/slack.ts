@@ -111,3 +111,24 @@ export function slackJudgedWords({ is, sure }: SlackJudged): string {
     return is === 'in' ? 'as wanted, on the limit: read it again' : `${JUDGED[is]}, on the limit: read it again`
   return JUDGED[is]
 }
+
+/** Why a pluck is not counted in. */
+export const leftOutWords = {
+  tooShort: 'too short',
+  noise: 'lost in noise',
+  octave: 'an octave off',
+  apart: 'apart from the others',
+} as const
+
+/** Why nothing can be listened to. */
+export const earNoWords = {
+  notSecure:
+    'This page is not secure, so the browser lends it no microphone. A WAV file or a typed figure serves as well.',
+  noMicrophone: 'No microphone here. Record it with a phone and open the WAV file, or type the figure.',
+  refused:
+    'The browser was told not to lend the microphone. Allow it in the browser’s settings, or open a WAV file, or type the figure.',
+  broken: 'The microphone does not answer. A WAV file or a typed figure serves as well.',
+  notWav: 'That is no WAV file that can be read. Save the recording as WAV and open it again.',
+  empty: 'That recording is empty.',
+  tooLong: 'That recording is over a minute long. Cut out the plucks and open it again.',
+} as const

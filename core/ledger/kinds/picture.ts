@@ -2,16 +2,19 @@ import { entryShape } from '../../model/entryShape'
 import * as field from '../../model/fields'
 import { nothing, onlyOfJob, type LedgerKind } from './kind'
 
-export const pictureShape = entryShape('picture', 'A picture taken', {
-  pictureId: field.id('The picture'),
-  mediaType: field.oneOf('What kind of picture it is', ['image/jpeg', 'image/png', 'image/webp']),
+export const pictureShape = entryShape('picture', 'A picture taken, or a sound recorded', {
+  pictureId: field.id('The picture or recording'),
+  mediaType: field.oneOf('What kind of file it is', ['image/jpeg', 'image/png', 'image/webp', 'audio/wav']),
   bytes: field.whole('How large it is, bytes', 1, 30_000_000),
-  caption: field.words('What it shows'),
+  caption: field.words('What it shows, or what was listened to'),
 })
 
 export const picture: LedgerKind<'picture'> = {
   inJob: nothing('Pictures are looked at by people.'),
   onEngine: onlyOfJob,
   leansOnWheel: false,
-  samples: [{ kind: 'picture', pictureId: 'p', mediaType: 'image/png', bytes: 10, caption: 'As found' }],
+  samples: [
+    { kind: 'picture', pictureId: 'p', mediaType: 'image/png', bytes: 10, caption: 'As found' },
+    { kind: 'picture', pictureId: 's', mediaType: 'audio/wav', bytes: 400_000, caption: 'Belt, plucked' },
+  ],
 }

@@ -20,6 +20,22 @@ export const slackShape = entryShape(
     links: field.between('To and fro, in links', 0, 20).optional(),
     twistDeg: field.between('Twisted by so many degrees between finger and thumb', 0, 360).optional(),
     hz: field.between('Its pitch, hertz', 5, 5000).optional(),
+    plucks: field
+      .listOf(
+        field.group({
+          hz: field.between('Its pitch, hertz', 5, 5000).optional(),
+          plusMinusHz: field.between('The ± of it, two sigma', 0, 5000).optional(),
+          used: field.yesNo('It is counted in'),
+          why: field.oneOf('Why not', ['tooShort', 'noise', 'octave', 'apart']).optional(),
+        }),
+        1,
+        40,
+      )
+      .optional()
+      .describe('Of a pitch that was listened to: every pluck'),
+    soundId: field.id('The recording it was heard in').optional(),
+    crankDeg: field.onCycle('Where the crank stood').optional(),
+    degC: field.between('How warm it was, degrees Celsius', -40, 200).optional(),
     felt: field.oneOf('By feel', ['slack', 'movable', 'tightMovable', 'tooTight']).optional(),
     plusMinus: field.between('The ± of the figure, in its own unit, two sigma', 0, 500),
     turnDeg: field

@@ -18,6 +18,7 @@ import {
   turnsOn,
 } from '../../../ui/wording'
 import { askTurn } from '../askTurn'
+import { Ear } from '../ear/Ear'
 import { useBench } from '../JobContext'
 import { SlackTable } from './SlackTable'
 import { SlackVerdict } from './SlackVerdict'
@@ -110,35 +111,83 @@ function Reading({ step, chosen }: { readonly step: Step; readonly chosen: Chose
   const { of, slack, sinceLastDeg } = chosen
   const loop = partsOf(sheet).loop(of.loopId)
   const tool = useDraft(`${job.id}:slack:with`, 'finger')
-  const support = useDraft(`${job.id}:slack:support`, '')
-  const warmth = useDraft(`${job.id}:slack:warmth`, 'cold')
+  const { support, warmth, degC } = useConditions()
   const figure = useFigure(chosen, `${job.id}:${step.id}:${of.phase}`)
   const last = slack.entries.at(-1)
   const stepDeg = slack.wanted?.stepDeg ?? 180
   const turn = askTurn({ onBy: stepDeg }, view, side)
   const hereDeg = last === undefined ? 0 : (last.turnDeg ?? 0) + (sinceLastDeg ?? 0)
   const turnedAlready = (sinceLastDeg ?? 0) !== 0
+  const crank = view.state.crank.deg
+  const entryOf = (values: Values, plusMinus: number, turnDeg: number): Extract<NewEntry, { kind: 'slack' }> => ({
+    kind: 'slack',
+    ...of,
+    with: of.by === 'pitch' ? 'ear' : (tool.text as Slack['with']),
+    ...values,
+    plusMinus,
+    turnDeg,
+    ...(support.text ? { support: support.text as 'fitted' | 'missing' } : {}),
+    ...(of.by === 'pitch' && crank !== undefined ? { crankDeg: crank } : {}),
+    ...(of.by === 'pitch' && degC.value !== undefined ? { degC: degC.value } : {}),
+    conditions: [warmth.text === 'hot' ? 'hot' : 'cold'],
+    stepId: step.id,
+  })
   const write = (turnOn: boolean) => {
     const read = figure.take()
     if (!read) return
     const entry: NewEntry = {
-      kind: 'slack',
-      ...of,
-      with: of.by === 'pitch' ? 'ear' : (tool.text as Slack['with']),
-      ...read.values,
-      plusMinus: read.plusMinus,
-      turnDeg: hereDeg + (turnOn ? stepDeg : 0),
-      ...(support.text ? { support: support.text as 'fitted' | 'missing' } : {}),
-      conditions: [warmth.text === 'hot' ? 'hot' : 'cold'],
+      ...entryOf(read.values, read.plusMinus, hereDeg + (turnOn ? stepDeg : 0)),
       ...(read.typed ? { typed: [{ field: 'slack', text: read.typed }] } : {}),
-      stepId: step.id,
     }
     void say(turnOn ? [{ kind: 'turned', deg: stepDeg, ended: 'onMark', stepId: step.id }, entry] : entry, read.fields)
   }
-  const supportName = loop?.slackWanted?.support
   const next = last !== undefined && !turnedAlready
   return (
     <div className="stack slack-reading">
+      <Conditions by={of.by} supportName={loop?.slackWanted?.support} />
+      {next && <p className={turn.may ? undefined : 'warn'}>{turn.words}</p>}
+      {figure.input(`${slackWayWords[of.by].asks}, ${turnsOn(hereDeg + (next && turn.may ? stepDeg : 0))}`, () =>
+        write(next && turn.may),
+      )}
+      {of.by === 'pitch' && loop && (
+        <Ear
+          step={step}
+          loop={loop}
+          spanMm={slack.spanMm}
+          entryOf={(heard, soundId) => ({
+            ...entryOf({ hz: heard.hz ?? 0 }, heard.plusMinusHz ?? 0, hereDeg),
+            soundId,
+            plucks: heard.plucks.map(({ pluck: { read }, used, why }) => ({
+              ...(read.is === 'heard' ? { hz: read.hz, plusMinusHz: read.plusMinusHz } : {}),
+              used,
+              ...(why ? { why } : {}),
+            })),
+          })}
+        />
+      )}
+      {next && turn.may ? (
+        <>
+          <Button variant="filled" fullWidth onClick={() => write(true)}>
+            Turned on, and written
+          </Button>
+          <Button variant="quiet" onClick={() => write(false)}>
+            Written here again, not turned
+          </Button>
+        </>
+      ) : (
+        <Button variant="filled" fullWidth onClick={() => write(false)}>
+          Write it down: {inSentence(loop ? nounsOf(loop).loop : 'slack')}
+        </Button>
+      )}
+    </div>
+  )
+}
+
+/** What was fitted, and how warm it was: kept for the next reading. */
+function Conditions({ by, supportName }: { readonly by: Slack['by']; readonly supportName: string | undefined }) {
+  const { support, warmth, degC } = useConditions()
+  return (
+    <>
       <div className="row">
         <SegmentedControl
           aria-label={supportName ?? 'Everything that belongs on'}
@@ -159,33 +208,38 @@ function Reading({ step, chosen }: { readonly step: Step; readonly chosen: Chose
           ]}
         />
       </div>
-      {next && <p className={turn.may ? undefined : 'warn'}>{turn.words}</p>}
-      {figure.input(`${slackWayWords[of.by].asks}, ${turnsOn(hereDeg + (next && turn.may ? stepDeg : 0))}`, () =>
-        write(next && turn.may),
+      {by === 'pitch' && (
+        <TextInput
+          label="How warm it is, °C"
+          description="A target in hertz is for its own run, place of the crank and warmth."
+          inputMode="decimal"
+          maxLength={8}
+          value={degC.text}
+          onChange={(event) => degC.setText(event.currentTarget.value)}
+          onBlur={degC.leave}
+          error={degC.text.trim() !== '' && degC.error && numberWords(degC.error)}
+        />
       )}
-      {next && turn.may ? (
-        <>
-          <Button variant="filled" fullWidth onClick={() => write(true)}>
-            Turned on, and written
-          </Button>
-          <Button variant="quiet" onClick={() => write(false)}>
-            Written here again, not turned
-          </Button>
-        </>
-      ) : (
-        <Button variant="filled" fullWidth onClick={() => write(false)}>
-          Write it down: {inSentence(loop ? nounsOf(loop).loop : 'slack')}
-        </Button>
-      )}
-    </div>
+    </>
   )
 }
+
+function useConditions() {
+  const { job } = useBench().view
+  return {
+    support: useDraft(`${job.id}:slack:support`, ''),
+    warmth: useDraft(`${job.id}:slack:warmth`, 'cold'),
+    degC: useField(`${job.id}:slack:degC`, (text) => parseDegrees(text, entryLimits('slack', 'degC'))),
+  }
+}
+
+type Values = Partial<Pick<Slack, 'mm' | 'links' | 'twistDeg' | 'hz' | 'felt'>>
 
 interface Figure {
   readonly input: (label: string, onEnter: () => void) => React.ReactNode
   readonly take: () =>
     | {
-        readonly values: Partial<Pick<Slack, 'mm' | 'links' | 'twistDeg' | 'hz' | 'felt'>>
+        readonly values: Values
         readonly plusMinus: number
         readonly typed?: string
         readonly fields: readonly Taken[]

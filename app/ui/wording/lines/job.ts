@@ -40,7 +40,8 @@ export const jobLines = {
   },
   deviation: ({ latenessDeg, reason }) => `Left ${formatLateness(latenessDeg)} on purpose: ${reason}`,
   note: ({ text }) => text,
-  picture: ({ caption }) => `Picture${caption ? `: ${caption}` : ''}`,
+  picture: ({ caption, mediaType }) =>
+    `${mediaType === 'audio/wav' ? 'Recording' : 'Picture'}${caption ? `: ${caption}` : ''}`,
   sheet: () => 'Went on with a newer build sheet',
   close: ({ role, reason }) => `Closed, signed: ${role}${reason ? `, ${reason}` : ''}`,
 } satisfies Partial<Lines>

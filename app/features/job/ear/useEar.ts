@@ -1,0 +1,79 @@
+import { useEffect, useRef, useState } from 'react'
+import { combinePlucks, type CanBe, type Sound, type Together, type WavError } from '@link-count/core/ear'
+import { startEar, type EarWork } from '../../../workers/earWork'
+import { simulatedSound, startMicrophone, type Listening, type NoSound } from './soundSource'
+
+export type EarState =
+  | { readonly is: 'idle' }
+  | { readonly is: 'listening'; readonly sound: Sound; readonly together: Together }
+  | { readonly is: 'working' }
+  | {
+      readonly is: 'heard'
+      readonly sound: Sound
+      readonly together: Together
+      readonly from: 'microphone' | 'file' | 'simulated'
+    }
+  | { readonly is: 'none'; readonly why: NoSound | WavError['code'] }
+
+/** It is looked at so often while it listens, and listens no longer than this. */
+const LOOK_MS = 700
+const MOST_S = 30
+
+/** Listens by the microphone, to a file or to the simulated microphone; plucks are found off the page's thread. */
+export function useEar(canBe: CanBe | undefined) {
+  const [state, setState] = useState<EarState>({ is: 'idle' })
+  const work = useRef<EarWork>(undefined)
+  const live = useRef<Listening>(undefined)
+  const timer = useRef<ReturnType<typeof setInterval>>(undefined)
+  const busy = useRef(false)
+  useEffect(
+    () => () => {
+      clearInterval(timer.current)
+      void live.current?.stop()
+      work.current?.end()
+    },
+    [],
+  )
+  const ear = () => (work.current ??= startEar()).ear
+  const judge = async (sound: Sound, from: 'microphone' | 'file' | 'simulated') => {
+    setState({ is: 'working' })
+    const { plucks } = await ear().listen(sound.samples, sound.sampleRate, canBe)
+    setState({ is: 'heard', sound, together: combinePlucks(plucks), from })
+  }
+  const stop = async () => {
+    clearInterval(timer.current)
+    const listening = live.current
+    live.current = undefined
+    if (!listening) return
+    const samples = await listening.stop()
+    await judge({ samples, sampleRate: listening.sampleRate }, 'microphone')
+  }
+  const start = async () => {
+    const listening = await startMicrophone()
+    if ('no' in listening) return setState({ is: 'none', why: listening.no })
+    live.current = listening
+    const { sampleRate } = listening
+    let together: Together = combinePlucks([])
+    const look = async () => {
+      const samples = listening.heard()
+      setState({ is: 'listening', sound: { samples, sampleRate }, together })
+      if (samples.length > MOST_S * sampleRate) return void stop()
+      if (busy.current) return
+      busy.current = true
+      const { plucks } = await ear().listen(samples, sampleRate, canBe)
+      busy.current = false
+      together = combinePlucks(plucks)
+    }
+    void look()
+    timer.current = setInterval(() => void look(), LOOK_MS)
+  }
+  const open = async (file: File) => {
+    setState({ is: 'working' })
+    const read = await ear().read(file)
+    if (!read.ok) return setState({ is: 'none', why: read.error.code })
+    await judge(read.value, 'file')
+  }
+  const simulate = (hz: number, seed: number) => judge(simulatedSound(hz, seed), 'simulated')
+  const asWav = (sound: Sound) => ear().write(sound)
+  return { state, start, stop, open, simulate, asWav, clear: () => setState({ is: 'idle' }) }
+}
