@@ -1,4 +1,6 @@
+import type { TightenerKind } from '@link-count/core/model'
 import type { Topology } from '@link-count/core/starters'
+import type { Side } from '@link-count/core/units'
 
 export interface DemoDrive {
   readonly shape: Topology
@@ -12,6 +14,26 @@ export interface DemoDrive {
   readonly splines?: Readonly<Record<string, number>>
   /** Where the marks of wheels point in the pose. */
   readonly marks?: Readonly<Record<string, string>>
+}
+
+export interface DemoTightener {
+  readonly kind: TightenerKind
+  readonly tightens?: 'clockwise' | 'anticlockwise'
+  readonly seenFrom?: Side
+  readonly throwMm?: string
+  readonly freeNewMm?: string
+  readonly setNewMm?: string
+  readonly lockDeg?: number
+  readonly oilFilled?: boolean
+  readonly renewWith?: string
+}
+
+export interface DemoSlack {
+  readonly by: 'toAndFro' | 'links' | 'pitch'
+  readonly least: number
+  readonly most: number
+  readonly support?: string
+  readonly kgPerM?: number
 }
 
 export interface DemoMark {
@@ -75,6 +97,10 @@ export interface DemoEngine {
   /** Where the lobes point at full lift, hours seen from the timing side. */
   readonly fullLiftClock?: readonly [inlet: number, exhaust: number]
   /** Places to the turn of hubs, by wheel. */
+  /** How tensioners tighten, by part, their lengths as typed. */
+  readonly tighteners?: Readonly<Record<string, DemoTightener>>
+  /** How slack loops are meant to be, and what a metre of them weighs. */
+  readonly slackWanted?: Readonly<Record<string, DemoSlack>>
   readonly hubs?: Readonly<Record<string, number>>
   readonly school?: 'roadDiesel' | 'marine'
   readonly lash?: readonly [inlet: string, exhaust: string]

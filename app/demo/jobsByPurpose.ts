@@ -1,6 +1,6 @@
 import { PART_IDS as ids } from '@link-count/core/starters'
 import type { NewEntry } from '@link-count/core/model'
-import { camMark, count, done, half, lash, madeSafe, tensioner, turned, zero, type DemoJob } from './says'
+import { camMark, count, done, half, lash, madeSafe, slackRound, tensioner, turned, zero, type DemoJob } from './says'
 
 type Finding = Extract<NewEntry, { kind: 'finding' }>
 
@@ -27,6 +27,10 @@ const compression = (bars: readonly number[]): NewEntry[] =>
     conditions: ['cold'],
     typed: [{ field: 'pressure', text: `${bar} bar` }],
   }))
+
+const UPPER = { loopId: 'upper', fromMemberId: 'inlet-sprocket', toMemberId: 'middle-small', by: 'toAndFro' } as const
+const LOWER = { loopId: 'lower', fromMemberId: 'crank-sprocket', toMemberId: 'middle-large', by: 'toAndFro' } as const
+const ONE_RUN = { loopId: ids.chain, fromMemberId: ids.camSprocket, toMemberId: ids.guide } as const
 
 /** Jobs that came for one thing: a look, a tension, clearances, a fault. */
 export const jobsByPurpose: readonly DemoJob[] = [
@@ -126,6 +130,65 @@ export const jobsByPurpose: readonly DemoJob[] = [
       ...lash('found', ['0.25 mm', '0.35 mm', '0.25 mm', '0.30 mm', '0.20 mm', '0.30 mm', '0.25 mm', '0.30 mm']),
       ...lash('left', ['0.25 mm', '0.30 mm', '0.25 mm', '0.30 mm', '0.25 mm', '0.30 mm', '0.25 mm', '0.30 mm']),
       { kind: 'close', role: 'volunteer', reason: '' },
+    ],
+  },
+  {
+    id: 'job-tourer-3',
+    engineId: 'tourer',
+    number: 3,
+    at: '2026-11-24T09:00:00.000Z',
+    arrival: 'whole',
+    reason: 'upper chain slaps when it is cold',
+    purpose: 'tensionOnly',
+    schools: { tensionBy: 'play', turns: 3 },
+    says: (engine) => [
+      ...madeSafe(engine),
+      ...slackRound({ ...UPPER, phase: 'found' }, 270, [17.5, 18, 19.5, 18]),
+      ...slackRound({ ...LOWER, phase: 'found' }, 270, [6]),
+      ...done('slackFound'),
+      tensioner('loose', 'tensioner'),
+      {
+        kind: 'tensioner',
+        memberId: 'tensioner',
+        state: 'set',
+        by: { amount: 3, unit: 'notches', towards: 'tight' },
+        typed: [{ field: 'by', text: '3' }],
+      },
+      tensioner('locked', 'tensioner'),
+      ...done('tensioner-tensioner'),
+      ...slackRound({ ...LOWER, phase: 'set' }, 270, [6]),
+      ...slackRound({ ...UPPER, phase: 'set' }, 270, [12.2, 9.5, 12.5, 9.7, 11.9, 10.7, 10.8, 11.8]),
+    ],
+  },
+  {
+    id: 'job-lifeboat-3',
+    engineId: 'lifeboat',
+    number: 3,
+    at: '2026-11-21T13:30:00.000Z',
+    arrival: 'whole',
+    reason: 'four thousand hours, tightener due',
+    purpose: 'tensionOnly',
+    meter: { value: 2610, unit: 'hours' },
+    schools: { tensionBy: 'spring', turns: 2 },
+    says: (engine) => [
+      ...madeSafe(engine),
+      ...slackRound({ ...ONE_RUN, by: 'links', phase: 'found' }, 270, [1.3]),
+      ...done('slackFound'),
+      tensioner('loose'),
+      { kind: 'spring', memberId: ids.tensioner, what: 'free', mm: 212.4, plusMinusMm: 0.3, look: 'sound' },
+      tensioner('springOnly'),
+      turned(360),
+      { kind: 'spring', memberId: ids.tensioner, what: 'afterNut', mm: 189.2, plusMinusMm: 0.3 },
+      tensioner('locked'),
+      tensioner('proven'),
+      ...done(`tensioner-${ids.tensioner}`),
+      ...slackRound({ ...ONE_RUN, by: 'links', phase: 'set' }, 270, [0.7]),
+      ...done('slackSet'),
+      turned(360),
+      turned(360),
+      { kind: 'turnLook', turn: 2, saw: { what: 'marks', is: 'meet' } },
+      ...slackRound({ ...ONE_RUN, by: 'links', phase: 'left' }, 270, [0.7]),
+      { kind: 'close', role: 'fitter', reason: '' },
     ],
   },
 ]

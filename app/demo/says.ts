@@ -1,6 +1,6 @@
 import { cautionsFor } from '@link-count/core/runSheet'
 import { PART_IDS as ids } from '@link-count/core/starters'
-import type { CountRule, Job, NewEntry, Phase } from '@link-count/core/model'
+import type { CountRule, EntryOf, Job, NewEntry, Phase, TensionerState } from '@link-count/core/model'
 import { parseLength } from '@link-count/core/units'
 import type { DemoEngine } from './demoEngine'
 
@@ -161,9 +161,9 @@ export const count = (phase: Phase, counted: number, where = ONE_CHAIN, rule: Co
 
 export const turned = (deg: number): NewEntry => ({ kind: 'turned', deg, ended: 'onMark' })
 export const atPose = (wheelDeg: number): NewEntry => ({ kind: 'stands', place: 'pose', cylinderId: CYL, wheelDeg })
-export const tensioner = (state: 'heldBack' | 'fitted' | 'released' | 'proven'): NewEntry => ({
+export const tensioner = (state: TensionerState, memberId: string = ids.tensioner): NewEntry => ({
   kind: 'tensioner',
-  memberId: ids.tensioner,
+  memberId,
   state,
 })
 export const pin = (change: 'in' | 'out'): NewEntry => ({
@@ -173,11 +173,11 @@ export const pin = (change: 'in' | 'out'): NewEntry => ({
   where: '',
   change,
 })
-export const chainOff = (wheelDeg: number): NewEntry[] => [
+export const chainOff = (wheelDeg: number, state: 'heldBack' | 'loose' = 'heldBack'): NewEntry[] => [
   turned(720),
   atPose(wheelDeg),
-  tensioner('heldBack'),
-  pin('in'),
+  tensioner(state),
+  ...(state === 'heldBack' ? [pin('in')] : []),
   { kind: 'loop', loopId: ids.chain, change: 'off' },
   ...done(`poseChainOff-${ids.chain}`),
 ]
@@ -186,3 +186,25 @@ export const camSet = (offDeg: number, text: string): NewEntry[] => [
   ...done(`setCam-${ids.cam}`),
 ]
 export const chainOn: NewEntry = { kind: 'loop', loopId: ids.chain, change: 'on' }
+
+/** A round of slack: its figures as they were read, so far from one place to the next. */
+export const slackRound = (
+  of: Pick<EntryOf<'slack'>, 'loopId' | 'fromMemberId' | 'toMemberId' | 'by' | 'phase'>,
+  stepDeg: number,
+  figures: readonly number[],
+): NewEntry[] =>
+  figures.flatMap((figure, i): NewEntry[] => [
+    ...(i === 0 ? [] : [turned(stepDeg)]),
+    {
+      kind: 'slack',
+      ...of,
+      place: 'middle',
+      with: of.by === 'pitch' ? 'ear' : 'finger',
+      ...(of.by === 'links' ? { links: figure } : of.by === 'pitch' ? { hz: figure } : { mm: figure }),
+      plusMinus: of.by === 'links' ? 0.1 : of.by === 'pitch' ? 0.6 : 0.5,
+      turnDeg: i * stepDeg,
+      support: 'fitted',
+      conditions: ['cold'],
+      typed: [{ field: 'slack', text: String(figure) }],
+    },
+  ])

@@ -25,8 +25,12 @@ export function sheetOf(engine: DemoEngine, at: string): BuildSheet {
     ...cylinders(engine, base),
     rimMarks: rimMarks(engine, base),
     shafts: base.shafts.map((shaft) => ({ ...shaft, ...shaftPlace(engine, shaft.id), ...ownPlace(engine, shaft.id) })),
-    members: base.members.map((member) => ({ ...member, ...memberFigures(engine, member.id) })),
-    loops: base.loops.map((loop) => ({ ...loop, ...loopFigures(engine, loop.id) })),
+    members: base.members.map((member) => ({
+      ...member,
+      ...memberFigures(engine, member.id),
+      ...tightener(engine, member.id),
+    })),
+    loops: base.loops.map((loop) => ({ ...loop, ...loopFigures(engine, loop.id), ...slackWanted(engine, loop.id) })),
     couplings: base.couplings.map((coupling) => {
       const n = engine.drive?.splines?.[coupling.toId]
       return n === undefined ? coupling : { ...coupling, positions: trusted(String(n), n) }
@@ -126,6 +130,29 @@ function loopFigures({ drive, pitch, links }: DemoEngine, loopId: string) {
   return {
     ...lengths({ pitchMm: drive ? drive.pitches?.[loopId] : pitch }),
     ...(pitches === undefined ? {} : { pitches: trusted(String(pitches), pitches) }),
+  }
+}
+
+function tightener({ tighteners }: DemoEngine, memberId: string): Pick<BuildSheet['members'][number], 'tightener'> {
+  const of = tighteners?.[memberId]
+  if (!of) return {}
+  const { throwMm, freeNewMm, setNewMm, lockDeg, ...rest } = of
+  return {
+    tightener: {
+      ...rest,
+      ...lengths({ throwMm, freeNewMm, setNewMm }),
+      ...(lockDeg === undefined ? {} : { lockDeg: byBook(lockDeg) }),
+    },
+  }
+}
+
+function slackWanted({ slackWanted: wanted }: DemoEngine, loopId: string): Partial<BuildSheet['loops'][number]> {
+  const of = wanted?.[loopId]
+  if (!of) return {}
+  const { by, least, most, support, kgPerM } = of
+  return {
+    slackWanted: { by, least: byBook(least), most: byBook(most), ...(support ? { support } : {}) },
+    ...(kgPerM === undefined ? {} : { massKgPerM: trusted(String(kgPerM), kgPerM) }),
   }
 }
 

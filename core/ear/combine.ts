@@ -48,11 +48,14 @@ export function combinePlucks(plucks: readonly Pluck[]): Together {
   return {
     plucks: judged,
     hz: mean,
-    plusMinusHz: Math.hypot(byScatter, 2 * own),
+    plusMinusHz: Math.hypot(byScatter, 2 * own, n > 1 ? LEAST_SHARE * mean : 0),
     spreadHz: Math.max(...values) - Math.min(...values),
     used: n,
   }
 }
+
+/** No hand plucks the same run finer than this, two sigma, as a share. Ours. */
+const LEAST_SHARE = 0.003
 
 /** Of few that scatter the ± is wider. Source: Student's t, 95%. */
 const WIDER: Readonly<Record<number, number>> = { 2: 12.71, 3: 4.3, 4: 3.18, 5: 2.78, 6: 2.57, 7: 2.45, 8: 2.36 }

@@ -98,3 +98,18 @@ function letGoOf({ members, path }: SolvedLoop, memberId: string, byMm: number):
   const after = solvePath(members.with(at, { ...member, centre }), path.pitchMm)
   return before.ok && after.ok ? Math.max(0, (before.value.pitches - after.value.pitches) * path.pitchMm) : undefined
 }
+
+/** How much of its loop a tensioner takes up for each mm that it moves into it, mm; undefined where the drive is not to scale or no tensioner stands on the loop. */
+export function takenUpPerMm(
+  sheet: BuildSheet,
+  loopId: string,
+): { readonly memberId: string; readonly perMm: number } | undefined {
+  const loop = partsOf(sheet).loop(loopId)
+  const lies = loop && readDrive(sheet).lies(loop)
+  const memberId = lies?.members.find(({ kind }) => kind === 'tensioner')?.memberId
+  if (lies?.drawn !== 'toScale' || memberId === undefined) return undefined
+  const perMm = letGoOf(lies, memberId, SMALL_MM)
+  return perMm === undefined || perMm <= 0 ? undefined : { memberId, perMm: perMm / SMALL_MM }
+}
+
+const SMALL_MM = 0.05

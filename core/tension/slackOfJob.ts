@@ -53,6 +53,9 @@ export const TWIST_PLUS_MINUS_DEG = 15
 export const slackValue = ({ by, mm, links, twistDeg, hz }: Slack): number | undefined =>
   by === 'links' ? links : by === 'twist' ? twistDeg : by === 'pitch' ? hz : by === 'feel' ? undefined : mm
 
+/** What is read at several places of a turn; a pitch is for its own place of the crank. */
+const GOES_ROUND: readonly Slack['by'][] = ['toAndFro', 'oneWay', 'links', 'lift']
+
 /** Whether more of it means slacker or tighter. */
 export const moreIs = (by: Slack['by']): 'slacker' | 'tighter' => (by === 'pitch' ? 'tighter' : 'slacker')
 
@@ -84,7 +87,7 @@ export function slackOfRound(sheet: BuildSheet, entries: readonly Slack[], of: R
     entries: own,
     round: upright,
     drive,
-    wanted: drive && runPitches > 0 ? placesWanted(drive, runPitches) : undefined,
+    wanted: drive && runPitches > 0 && GOES_ROUND.includes(of.by) ? placesWanted(drive, runPitches) : undefined,
     spanMm,
     band,
     judged: tightest && band && judgeSlack(tightest, band, moreIs(of.by)),

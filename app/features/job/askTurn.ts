@@ -2,7 +2,7 @@ import { showOnScale } from '@link-count/core/degreeWheel'
 import type { GuardReason } from '@link-count/core/guard'
 import { fixed, type Side } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
-import { inSentence, handWords, reasonWords, sideName, turnWords } from '../../ui/wording'
+import { inSentence, handWords, partOfTurn, reasonWords, sideName, turnWords } from '../../ui/wording'
 import { crankMarkAt, planTo, wheelAt, type TurnTarget } from './turnPlan'
 
 /** What somebody may be asked to turn, and what for. */
@@ -58,7 +58,9 @@ export function askTurn(ask: TurnAsk, view: JobView, side: Side): Asked {
       `Turn by hand ${seen}: ${view.schools.turns === 2 ? 'two' : view.schools.turns} full turns. Turned so far ${fixed(ask.proof.turnedDeg, 0)}° of ${view.schools.turns * 360}°. Resistance is information: stop, go back, find out.`,
     )
   if ('onBy' in ask)
-    return may(`Turn ${turnWords(ask.onBy, view.sheet, side)}, seen from the ${sideName(view.sheet, side)}.`)
+    return may(
+      `Turn ${turnWords(ask.onBy, view.sheet, side)}, ${partOfTurn(ask.onBy)}, seen from the ${sideName(view.sheet, side)}.`,
+    )
   if ('keepTurning' in ask)
     return may(`Keep it turning ${seen}: the slack then lies at the tightener. Nobody at the chain while it turns.`)
   if ('again' in ask) return may(againWords[ask.again])

@@ -13,7 +13,7 @@ export const slackWayWords: Readonly<Record<Slack['by'], { readonly name: string
   lift: { name: 'what lifts off the wheel', asks: 'Lifts off the wheel' },
   twist: { name: 'a twist between finger and thumb', asks: 'Twists, in degrees' },
   feel: { name: 'by feel', asks: 'It feels' },
-  pitch: { name: 'by ear, in hertz', asks: 'It sounds at' },
+  pitch: { name: 'by ear, in hertz', asks: 'It sounds at, Hz' },
 }
 
 export const feltWords: Readonly<Record<NonNullable<Slack['felt']>, string>> = {
@@ -56,6 +56,19 @@ export const runWords = (
   { fromMemberId, toMemberId }: { readonly fromMemberId: string; readonly toMemberId: string },
   nameOf: (memberId: string) => string,
 ) => `${inSentence(nameOf(fromMemberId))} to ${inSentence(nameOf(toMemberId))}`
+
+/** A part of a turn as it is said: "three quarters of a turn". */
+export function partOfTurn(deg: number): string {
+  const said: Readonly<Record<number, string>> = {
+    90: 'a quarter of a turn',
+    120: 'a third of a turn',
+    180: 'half a turn',
+    240: 'two thirds of a turn',
+    270: 'three quarters of a turn',
+    360: 'one full turn',
+  }
+  return said[Math.abs(deg)] ?? `${fixed(Math.abs(deg), 0)}°`
+}
 
 const QUARTERS = ['', ' 1/4', ' 1/2', ' 3/4']
 

@@ -1,10 +1,24 @@
 import { allOf } from '../../ledger'
+import type { BuildSheet } from '../../model/buildSheet'
 import type { Phase } from '../../model/entry'
+import { partsOf } from '../../sheet'
 import type { Given, StepKindRecord } from './step'
+
+/** The loops whose slack is asked for: those with a tensioner or a wanted slack; without any, all of them. */
+function judgedLoops(sheet: BuildSheet): readonly string[] {
+  const tensioners = new Set(partsOf(sheet).tensioners.map(({ id }) => id))
+  const judged = sheet.loops.filter(
+    ({ path, slackWanted }) => slackWanted ?? path.some(({ memberId }) => tensioners.has(memberId)),
+  )
+  return (judged.length > 0 ? judged : sheet.loops).map(({ id }) => id)
+}
 
 /** How slack each chain or belt is: as it came, and as it is set before it is turned. */
 const slack = (phase: Phase, needs: readonly Given[], gives: readonly Given[]): StepKindRecord => ({
-  targets: ({ loops }) => (loops.length > 0 ? [loops.map(({ id }) => id)] : []),
+  targets: (sheet) => {
+    const asked = judgedLoops(sheet)
+    return asked.length > 0 ? [asked] : []
+  },
   needs,
   gives,
   phase,

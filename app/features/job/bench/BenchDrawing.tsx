@@ -45,11 +45,13 @@ export function BenchDrawing({
     <section className="bench" aria-label="Bench">
       <Strip lash={shown?.step.kind === 'lashFound' || shown?.step.kind === 'lashLeft'} />
       <div className="drawing">
-        <div className="drawing-words">
-          <CrankReadout />
-          {shown?.status.outcome === 'open' && target && <TurnTo target={target} />}
-          {!target && <TurnedButton />}
-        </div>
+        {shownView !== 'slack' && (
+          <div className="drawing-words">
+            <CrankReadout />
+            {shown?.status.outcome === 'open' && target && <TurnTo target={target} />}
+            {!target && <TurnedButton />}
+          </div>
+        )}
         {(views.length > 1 || phase) && (
           <SegmentedControl
             className="view-choice"

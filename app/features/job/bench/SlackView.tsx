@@ -1,7 +1,7 @@
 import { ErrorBar, Line, ReferenceArea, ComposedChart, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts'
 import type { Phase } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
-import { slackFigureWords, slackValueWords, turnsOn } from '../../../ui/wording'
+import { slackFigureWords, partOfTurn, slackValueWords, turnsOn } from '../../../ui/wording'
 import { useRound, type ChosenRound } from '../slack/useRound'
 import '../slack/slack.css'
 
@@ -13,6 +13,12 @@ export default function SlackView({ phase }: { readonly phase: Phase }) {
 }
 
 const POINTS = 120
+
+/** Whole turns, at most ten of them. */
+function ticksOf(first: number, end: number): number[] {
+  const step = Math.max(1, Math.ceil((end - first) / 10))
+  return Array.from({ length: Math.floor((end - first) / step) + 1 }, (_, i) => first + i * step)
+}
 
 function SlackChart({ chosen: { of, slack } }: { readonly chosen: ChosenRound }) {
   const { readings, round, band } = slack
@@ -32,6 +38,7 @@ function SlackChart({ chosen: { of, slack } }: { readonly chosen: ChosenRound })
             type="number"
             dataKey="x"
             domain={[first, end]}
+            ticks={ticksOf(first, end)}
             tickFormatter={(x: number) => fixed(x, x % 1 === 0 ? 0 : 1)}
             {...axis}
           />
@@ -143,7 +150,7 @@ const NothingYet = ({ slack: { entries, wanted } }: { readonly slack: ChosenRoun
     <p className="soft">
       {entries.length > 0
         ? entries.map((entry) => `${turnsOn(entry.turnDeg ?? 0)}: ${slackFigureWords(entry)}`).join('. ')
-        : `Nothing read yet.${wanted ? ` ${wanted.places} places, ${fixed(wanted.stepDeg / 360, 2)} of a turn from one to the next, show all of this drive.` : ''}`}
+        : `Nothing read yet.${wanted ? ` ${wanted.places} places, ${partOfTurn(wanted.stepDeg)} from one to the next, show all of this drive.` : ''}`}
     </p>
   </div>
 )

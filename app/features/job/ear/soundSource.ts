@@ -60,20 +60,37 @@ function joined(blocks: readonly Float32Array[]): Float32Array {
   return all
 }
 
-/** What the simulated microphone hears of a run that sounds so: four plucks in eight seconds, with workshop hum. */
+/** How each pluck of the simulated microphone differs: a hand is not finer; at the third a finger stays on the middle of the run, so that it sounds an octave up. */
+const PLUCKS = [
+  { atS: 0.6, share: 1.001, octave: false },
+  { atS: 2.4, share: 0.998, octave: false },
+  { atS: 4.3, share: 1, octave: true },
+  { atS: 6.2, share: 1.003, octave: false },
+] as const
+
+/** What the simulated microphone hears of a run that sounds so: four plucks in eight seconds, with noise and workshop hum. */
 export function simulatedSound(
   hz: number,
   seed: number,
 ): { readonly samples: Float32Array; readonly sampleRate: number } {
   const sampleRate = 16_000
-  const samples = simulateSound({
-    string: { hz, inharmonicity: 0.002, partials: [0.5, 1, 0.6, 0.3, 0.2, 0.1], decayS: 0.35 },
-    pluckedAtS: [0.7, 2.4, 4.2, 6.1],
-    lengthS: 8,
-    sampleRate,
-    snrDb: 22,
-    hum: { hz: 50, share: 0.5 },
-    seed,
+  const samples = new Float32Array(8 * sampleRate)
+  PLUCKS.forEach(({ atS, share, octave }, i) => {
+    const one = simulateSound({
+      string: {
+        hz: hz * share * (octave ? 2 : 1),
+        inharmonicity: 0.002,
+        partials: octave ? [1, 0.5, 0.2] : [0.5, 1, 0.6, 0.3, 0.2, 0.1],
+        decayS: 0.35,
+      },
+      pluckedAtS: [atS],
+      lengthS: 8,
+      sampleRate,
+      snrDb: 26,
+      hum: { hz: 50, share: 0.4 },
+      seed: seed + i,
+    })
+    one.forEach((value, k) => (samples[k] = (samples[k] ?? 0) + value / PLUCKS.length))
   })
   return { samples, sampleRate }
 }

@@ -8,7 +8,6 @@ import { LengthInput, useDraft, useField, useLengthField, type Taken } from '../
 import { Fold } from '../../../ui/Fold'
 import {
   feltWords,
-  inSentence,
   nounsOf,
   numberWords,
   placeAlongWords,
@@ -56,8 +55,8 @@ function WhereAndHow({ chosen: { of, runs, set } }: { readonly chosen: ChosenRou
     <>
       <p>
         <strong>{loop?.name}</strong>: {runWords(of, name)}, {placeAlongWords[of.place]}
-        {run?.spanMm ? ` of ${fixed(run.spanMm, 0)} mm` : ''}. {upper(slackWayWords[of.by].name)},{' '}
-        {readWithWords[of.by === 'pitch' ? 'ear' : (tool.text as Slack['with'])]}.
+        {run?.spanMm ? ` of ${fixed(run.spanMm, 0)} mm` : ''}. {upper(slackWayWords[of.by].name)}
+        {of.by === 'pitch' || of.by === 'feel' ? '' : `, ${readWithWords[tool.text as Slack['with']]}`}.
       </p>
       <Fold title="Another run, or read otherwise">
         {sheet.loops.length > 1 && (
@@ -118,6 +117,8 @@ function Reading({ step, chosen }: { readonly step: Step; readonly chosen: Chose
   const turn = askTurn({ onBy: stepDeg }, view, side)
   const hereDeg = last === undefined ? 0 : (last.turnDeg ?? 0) + (sinceLastDeg ?? 0)
   const turnedAlready = (sinceLastDeg ?? 0) !== 0
+  // What is listened to is written with its recording: typing is the other way.
+  const main = of.by === 'pitch' ? 'default' : 'filled'
   const crank = view.state.crank.deg
   const entryOf = (values: Values, plusMinus: number, turnDeg: number): Extract<NewEntry, { kind: 'slack' }> => ({
     kind: 'slack',
@@ -146,9 +147,6 @@ function Reading({ step, chosen }: { readonly step: Step; readonly chosen: Chose
     <div className="stack slack-reading">
       <Conditions by={of.by} supportName={loop?.slackWanted?.support} />
       {next && <p className={turn.may ? undefined : 'warn'}>{turn.words}</p>}
-      {figure.input(`${slackWayWords[of.by].asks}, ${turnsOn(hereDeg + (next && turn.may ? stepDeg : 0))}`, () =>
-        write(next && turn.may),
-      )}
       {of.by === 'pitch' && loop && (
         <Ear
           step={step}
@@ -165,9 +163,12 @@ function Reading({ step, chosen }: { readonly step: Step; readonly chosen: Chose
           })}
         />
       )}
+      {figure.input(`${slackWayWords[of.by].asks}, ${turnsOn(hereDeg + (next && turn.may ? stepDeg : 0))}`, () =>
+        write(next && turn.may),
+      )}
       {next && turn.may ? (
         <>
-          <Button variant="filled" fullWidth onClick={() => write(true)}>
+          <Button variant={main} fullWidth onClick={() => write(true)}>
             Turned on, and written
           </Button>
           <Button variant="quiet" onClick={() => write(false)}>
@@ -175,8 +176,8 @@ function Reading({ step, chosen }: { readonly step: Step; readonly chosen: Chose
           </Button>
         </>
       ) : (
-        <Button variant="filled" fullWidth onClick={() => write(false)}>
-          Write it down: {inSentence(loop ? nounsOf(loop).loop : 'slack')}
+        <Button variant={main} fullWidth onClick={() => write(false)}>
+          {of.by === 'pitch' ? 'Write the typed figure down' : `Write it down: ${loop ? nounsOf(loop).loop : 'slack'}`}
         </Button>
       )}
     </div>

@@ -1,9 +1,19 @@
 import type { BuildSheet } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
-import { slackValue, USUAL_SLACK, type Swing } from '@link-count/core/tension'
-import { fixed, formatMm } from '@link-count/core/units'
+import { moveFor, slackValue, USUAL_SLACK, type Swing } from '@link-count/core/tension'
+import { fixed, formatMm, otherHand } from '@link-count/core/units'
 import { Figure } from '../../../ui/Figure'
-import { feltWords, inSentence, nounsOf, slackJudgedWords, slackValueWords, turnsOn } from '../../../ui/wording'
+import {
+  feltWords,
+  inSentence,
+  movedUnitWords,
+  nounsOf,
+  sideName,
+  slackJudgedWords,
+  partOfTurn,
+  slackValueWords,
+  turnsOn,
+} from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import type { ChosenRound } from './useRound'
 
@@ -56,6 +66,7 @@ export function SlackVerdict({ chosen }: { readonly chosen: ChosenRound }) {
           <p className="soft">Common practice: {USUAL_SLACK[of.by].told}. The book’s own goes on the build sheet.</p>
         )}
         {!band && <p className="soft">What is wanted is not on the build sheet.</p>}
+        <Move chosen={chosen} />
         <Hidden chosen={chosen} />
         {round.swings.map((swing, i) => (
           <p key={i}>{swingWords(swing, sheet, loop ? nounsOf(loop).loop : 'loop')}</p>
@@ -110,6 +121,35 @@ function TooLong({ chosen: { slack } }: { readonly chosen: ChosenRound }) {
   )
 }
 
+/** Which way to move the tensioner for what is wanted, and about how far. */
+function Move({ chosen: { of, slack } }: { readonly chosen: ChosenRound }) {
+  const { view, side } = useBench()
+  const move = moveFor(view.sheet, view.state.live, of, slack)
+  if (!move) return null
+  const member = partsOf(view.sheet).member(move.memberId)
+  const { tightens, seenFrom = 'timing' } = member?.tightener ?? {}
+  const own = tightens && (move.towards === 'tight' ? tightens : otherHand(tightens))
+  const hand = own && (seenFrom === side ? own : otherHand(own))
+  const far = move.amount && `about ${fixed(move.amount.value, 1)}${movedUnitWords[move.amount.unit]}`
+  return (
+    <p>
+      <strong>
+        Move the {inSentence(member?.name ?? 'tensioner')} {move.towards === 'tight' ? 'tighter' : 'slacker'}
+      </strong>
+      {hand && `, ${hand} seen from the ${sideName(view.sheet, side)}`}
+      {far && `, ${far}`}
+      {
+        {
+          lastMove: ', by what the last move did',
+          path: ', by what the way of the loop takes up there',
+          wayOnly: ': how far, the next reading tells',
+        }[move.from]
+      }
+      .
+    </p>
+  )
+}
+
 const bandWords = ({ least, most }: { readonly least: number | undefined; readonly most: number | undefined }) =>
   least === undefined
     ? `at most ${fixed(most ?? 0, 1)}`
@@ -126,7 +166,7 @@ function Hidden({ chosen: { of, slack } }: { readonly chosen: ChosenRound }) {
   if (!round.whole)
     return (
       <p>
-        {places}, {fixed(wanted.stepDeg / 360, 2)} of a turn from one to the next: the rest is not known yet
+        {places}, {partOfTurn(wanted.stepDeg)} from one to the next: the rest is not known yet
         {round.unseenShare > 0.005 ? `, and ${fixed(100 * round.unseenShare, 0)}% of it has not lain on this run` : ''}.
       </p>
     )

@@ -1,5 +1,5 @@
 import { allOf } from '@link-count/core/ledger'
-import type { EntryOf, Phase } from '@link-count/core/model'
+import type { BuildSheet, EntryOf, Phase } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { runsOfLoop, slackOfRound, type RoundOf, type RunOfLoop, type SlackOfRound } from '@link-count/core/tension'
 import { useDraft } from '../../../ui/fields'
@@ -34,11 +34,21 @@ const BY_SCHOOL: Partial<Record<string, Slack['by']>> = {
 export const runKey = ({ fromMemberId, toMemberId }: Pick<RoundOf, 'fromMemberId' | 'toMemberId'>) =>
   `${fromMemberId} ${toMemberId}`
 
+/** The loop that is asked for first: one whose slack is wanted, else one with a tensioner. */
+function firstLoop(sheet: BuildSheet): string {
+  const tensioners = partsOf(sheet).tensioners.map(({ id }) => id)
+  const first =
+    sheet.loops.find(({ slackWanted }) => slackWanted) ??
+    sheet.loops.find(({ path }) => path.some(({ memberId }) => tensioners.includes(memberId))) ??
+    sheet.loops[0]
+  return first?.id ?? ''
+}
+
 /** The round in hand of a phase. */
 export function useRound(phase: Phase): ChosenRound | undefined {
   const { view } = useBench()
   const { sheet, job, state, schools } = view
-  const loopId = useDraft(`${job.id}:slack:loop`, sheet.loops[0]?.id ?? '')
+  const loopId = useDraft(`${job.id}:slack:loop`, firstLoop(sheet))
   const loop = partsOf(sheet).loop(loopId.text) ?? sheet.loops[0]
   const run = useDraft(`${job.id}:slack:${loop?.id ?? ''}:run`)
   const by = useDraft(`${job.id}:slack:by`, loop?.slackWanted?.by ?? BY_SCHOOL[schools.tensionBy] ?? 'toAndFro')

@@ -34,6 +34,7 @@ export function TensionerStep({ step }: { readonly step: Step }) {
   const member = partsOf(view.sheet).member(memberId)
   const tightener = member?.tightener
   const words = tightenerWordsOf(tightener?.kind)
+  const noun = nounsOfAll(view.sheet.loops).loop
   const at = view.state.tensioners[memberId] ?? 'out'
   return (
     <div className="stack">
@@ -41,9 +42,13 @@ export function TensionerStep({ step }: { readonly step: Step }) {
         Judged here by {schoolAnswer('tensionBy', view.schools.tensionBy)?.name}:{' '}
         {lowerFirst(schoolAnswer('tensionBy', view.schools.tensionBy)?.why ?? '')}
       </p>
-      {tightener ? <p>{words.how}</p> : <WhatKind memberId={memberId} name={member?.name ?? 'tensioner'} />}
+      {tightener ? (
+        <p>{ofLoop(words.how, noun)}</p>
+      ) : (
+        <WhatKind memberId={memberId} name={member?.name ?? 'tensioner'} />
+      )}
       <WhichWay memberId={memberId} />
-      <p className="caution">{words.danger.replace('the loop', `the ${nounsOfAll(view.sheet.loops).loop}`)}</p>
+      <p className="caution">{ofLoop(words.danger, noun)}</p>
       <WrongWay memberId={memberId} />
       {(tightener?.plates ?? []).length > 0 && (
         <ul className="plain-list">
@@ -67,6 +72,9 @@ export function TensionerStep({ step }: { readonly step: Step }) {
     </div>
   )
 }
+
+/** Chain or belt, as it is here. */
+const ofLoop = (words: string, noun: string) => words.replaceAll('the loop', `the ${noun}`)
 
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
@@ -222,7 +230,7 @@ function Moves({ step, memberId }: { readonly step: Step; readonly memberId: str
             label={
               move.to === 'released' && pin && kind === undefined
                 ? 'Pin is out: heard or felt it go'
-                : (words.says[move.to] ?? tensionerStateWords[move.to])
+                : ofLoop(words.says[move.to] ?? tensionerStateWords[move.to], nounsOfAll(sheet.loops).loop)
             }
             filled={i === 0 && !turn && !(at === 'released' || at === 'locked' || at === 'proven')}
             act={() => void say(entriesOf(move.to))}
