@@ -1,3 +1,4 @@
 export * from './nextDue'
 export * from './trend'
 export * from './usual'
+export * from './lines'

@@ -11,7 +11,14 @@ export type Trend =
   | { readonly kind: 'flat'; readonly perX: number }
   /** It reaches the limit later than may be told from so little. */
   | { readonly kind: 'tooFar'; readonly perX: number; readonly mostX: number }
-  | { readonly kind: 'reaches'; readonly perX: number; readonly atX: number }
+  /** At `atX`, and by the ± of its slope between the two others; the later undefined where it may not reach it at all. */
+  | {
+      readonly kind: 'reaches'
+      readonly perX: number
+      readonly atX: number
+      readonly earliestX: number
+      readonly latestX: number | undefined
+    }
   | { readonly kind: 'past'; readonly perX: number }
 
 /** Fewer visits than this tell no trend, and none is told further than half as long again. Ours. */
@@ -34,5 +41,17 @@ export function trendOf(points: readonly Point[], limit: number): Trend {
   if (perX <= 2 / Math.sqrt(sxx)) return { kind: 'flat', perX }
   const atX = mx + (limit - my) / perX
   const mostX = last.x + FURTHER * (last.x - first.x)
-  return atX > mostX ? { kind: 'tooFar', perX, mostX } : { kind: 'reaches', perX, atX: Math.max(atX, last.x) }
+  if (atX > mostX) return { kind: 'tooFar', perX, mostX }
+  // Two sigma of the slope and of the middle either way.
+  const [slopeOff, middleOff] = [2 / Math.sqrt(sxx), 2 / Math.sqrt(total)]
+  const reaches = (slope: number, middle: number) => (slope > 0 ? mx + (limit - middle) / slope : undefined)
+  const earliestX = Math.max(last.x, reaches(perX + slopeOff, my + middleOff) ?? last.x)
+  const latest = reaches(perX - slopeOff, my - middleOff)
+  return {
+    kind: 'reaches',
+    perX,
+    atX: Math.max(atX, last.x),
+    earliestX,
+    latestX: latest === undefined || latest > mostX ? undefined : latest,
+  }
 }

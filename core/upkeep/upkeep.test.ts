@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { inUnit, nextDue, trendOf } from '.'
+import { inUnit, linesOf, nextDue, trendOf } from '.'
 
 const at = (day: string) => `${day}T00:00:00.000Z`
 const dayOf = (iso: string | undefined) => iso?.slice(0, 10)
@@ -76,5 +76,26 @@ describe('a trend', () => {
         expect(trend.atX).toBeGreaterThanOrEqual(most)
       }),
     )
+  })
+})
+
+describe('lines over visits', () => {
+  const visit = (x: number, renewed = false) => ({ x, value: x, sigma: 1, renewed })
+  test('a new chain begins a new line with the next visit', () =>
+    expect(linesOf([visit(1), visit(2, true), visit(3), visit(4)]).map((line) => line.map(({ x }) => x))).toEqual([
+      [1, 2],
+      [3, 4],
+    ]))
+  test('visits that stand out of order are put in it', () =>
+    expect(linesOf([visit(3), visit(1)]).map((line) => line.map(({ x }) => x))).toEqual([[1, 3]]))
+  // By hand: 0, 1, 2, 3 at 0, 100, 200, 300 with sigma 0.1: slope 0.01 ± 2·0.1/sqrt(50000) = 0.000894, middle 1.5 ± 0.1.
+  test('the stretch in which it leaves the limit lies round where it does', () => {
+    const trend = trendOf(
+      [0, 1, 2, 3].map((y, i) => ({ x: 100 * i, y, sigma: 0.1 })),
+      4,
+    )
+    if (trend.kind !== 'reaches') throw new Error(trend.kind)
+    expect(trend.earliestX).toBeCloseTo(150 + (2.5 - 0.1) / 0.010894, 0)
+    expect(trend.latestX).toBeCloseTo(150 + (2.5 + 0.1) / 0.009106, 0)
   })
 })

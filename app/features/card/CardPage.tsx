@@ -28,6 +28,7 @@ import { Half, MarksRow, SetRows, Timing, WearRows } from './cardRows'
 import { CardActions } from './CardActions'
 import { CountRows, CouplingRows, TryRows } from './loopRows'
 import { schoolLine } from './schoolLine'
+import { SlackRows, TensionerRows } from './tensionRows'
 import { FindingRows, PressureRows, SymptomRows, TurnRows, WitnessRow } from './workRows'
 import './card.css'
 
@@ -189,6 +190,8 @@ function TimingTable({ view }: { view: JobView }) {
         <TryRows view={view} />
         <CouplingRows view={view} />
         <SetRows view={view} />
+        <SlackRows view={view} />
+        <TensionerRows view={view} />
         <WearRows view={view} />
         <PressureRows view={view} />
         <TurnRows view={view} />

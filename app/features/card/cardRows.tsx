@@ -3,10 +3,11 @@ import { bandOf, readingsOfJob } from '@link-count/core/diagnose'
 import { readMarks } from '@link-count/core/marks'
 import { bandsWanted } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
+import { judgeGrown } from '@link-count/core/wear'
 import { fixed, formatLateness } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 import { TimingFigure, ZeroFigure } from '../../ui/job'
-import { bandSays, elongationVerdict, bandsSource, inSentence, markShortWords, seenOffWords } from '../../ui/wording'
+import { bandSays, grownSays, bandsSource, inSentence, markShortWords, seenOffWords } from '../../ui/wording'
 
 export function Half({ view }: { view: JobView }) {
   const { sheet } = view
@@ -110,7 +111,7 @@ export function WearRows({ view: { state, sheet, schools } }: { view: JobView })
             <span className="reading">
               {fixed(value, 2)}% ± {fixed(2 * sigma, 2)}
             </span>
-            . {elongationVerdict(value)}
+            : {grownSays(judgeGrown(value, 2 * sigma, whose === 'marine' ? 'marine' : 'general'))}
           </td>
         </tr>
       ))}

@@ -3,7 +3,7 @@ import { allOf } from '@link-count/core/ledger'
 import type { Entry } from '@link-count/core/model'
 import { judgeWalk } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
-import { fixed } from '@link-count/core/units'
+import { fixed, formatMm } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 import {
   causeWordsOf,
@@ -33,13 +33,14 @@ export function WitnessRow({ view: { sheet, state, entries } }: { readonly view:
 /** What was seen on each part, and what is done with it. */
 export function FindingRows({ view: { sheet, state } }: { readonly view: JobView }) {
   const parts = partsOf(sheet)
-  return allOf(state, 'finding').map(({ id, partId, saw, verdict }) => (
+  return allOf(state, 'finding').map(({ id, partId, saw, mm, verdict }) => (
     <tr key={id}>
       <th scope="row">
         {parts.shaft(partId)?.name ?? parts.loop(partId)?.name ?? parts.member(partId)?.name ?? partId}, looked at
       </th>
       <td colSpan={2}>
-        {saw ? `${saw}: ` : ''}
+        {[saw, mm === undefined ? '' : formatMm(mm, 2)].filter(Boolean).join(', ')}
+        {saw || mm !== undefined ? ': ' : ''}
         {findingVerdicts[verdict]}
       </td>
     </tr>

@@ -1,9 +1,9 @@
-import { readingsOfJob } from '@link-count/core/diagnose'
 import type { Due } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
-import { trendOf, type NextDue, type Point } from '@link-count/core/upkeep'
+import { trendOf, type NextDue, type Trend } from '@link-count/core/upkeep'
 import type { JobView } from '../../domain/views'
 import { formatDate, meterWords } from '../../ui/wording'
+import { axisOf, seriesOf } from './series'
 
 /** "every 4000 hours or 60 months". */
 export const everyWords = ({ every, months }: Pick<Due, 'every' | 'months'>): string =>
@@ -29,29 +29,40 @@ export function dueWords({ every }: Pick<Due, 'every'>, { byDate, byMeter, first
   return [isOver ? 'overdue' : '', when, left, unknown].filter(Boolean).join('; ')
 }
 
-/** The chain has grown: general engineering names 1% on fixed centres. */
-const GROWN_LIMIT = 1
-
-/** What was measured at four visits or more, and where it reaches its limit; no further than half as long again. */
+/** What was measured at four visits or more, and where it leaves its limit; no further than half as long again. */
 export function trendLines(views: readonly JobView[]): string[] {
-  const [latest] = views
-  const unit = latest?.job.meter?.unit
-  const visits = views.filter(({ job }) => job.meter?.unit === unit && unit !== undefined)
-  return (latest?.sheet.loops ?? []).flatMap(({ id, name }) => {
-    const points = visits.flatMap((view): Point[] => {
-      const grown = readingsOfJob(view.sheet, view.state, 'found').elongation?.[id]
-      return grown && view.job.meter ? [{ x: view.job.meter.value, y: grown.value, sigma: grown.sigma }] : []
+  const { by, unit } = axisOf(views)
+  const at = (x: number) =>
+    by === 'day' || unit === undefined
+      ? formatDate(new Date(x).toISOString())
+      : meterWords({ value: Math.round(x), unit })
+  return seriesOf(views).flatMap(({ name: what, unit: inUnit, decimals, limit, lines }) => {
+    const most = limit?.most
+    if (most === undefined) return []
+    return lines.flatMap(({ name, points }) => {
+      const trend = trendOf(
+        points.map(({ x, value, sigma }) => ({ x, y: value, sigma })),
+        most,
+      )
+      const told = trendWords(trend, `${fixed(most, decimals)}${inUnit}`, at)
+      return told ? [`${name}, ${lower(what)}, as measured at ${points.length} visits: ${told}.`] : []
     })
-    const trend = trendOf(points, GROWN_LIMIT)
-    if (trend.kind === 'tooFew' || unit === undefined) return []
-    const told = {
-      flat: 'does not grow beyond what a calliper shows',
-      past: `is past ${GROWN_LIMIT}%`,
-      tooFar: `does not reach ${GROWN_LIMIT}% before ${meterWords({ value: Math.round('mostX' in trend ? trend.mostX : 0), unit })}; further is not told`,
-      reaches: `reaches ${GROWN_LIMIT}% at about ${meterWords({ value: Math.round('atX' in trend ? trend.atX : 0), unit })}`,
-    }[trend.kind]
-    return [
-      `${name}, as measured at ${points.length} visits: ${told} (${fixed(trend.perX * 1000, 2)}% in 1000 ${unit}).`,
-    ]
   })
+}
+
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
+
+function trendWords(trend: Trend, limit: string, at: (x: number) => string): string | undefined {
+  switch (trend.kind) {
+    case 'tooFew':
+      return undefined
+    case 'flat':
+      return 'it does not grow beyond what was measured with'
+    case 'past':
+      return `it is past ${limit}`
+    case 'tooFar':
+      return `it does not reach ${limit} before ${at(trend.mostX)}; further is not told`
+    case 'reaches':
+      return `it reaches ${limit} at about ${at(trend.atX)}, from ${at(trend.earliestX)} on${trend.latestX === undefined ? '' : `, by ${at(trend.latestX)} at the latest`}`
+  }
 }

@@ -1,8 +1,10 @@
 import { readingsOfJob } from '@link-count/core/diagnose'
-import { lastIn } from '@link-count/core/ledger'
+import { allOf, lastIn, lastOf } from '@link-count/core/ledger'
+import { partsOf } from '@link-count/core/sheet'
+import { lastRound, slackOfRound } from '@link-count/core/tension'
 import { fixed, formatLateness, formatMm } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
-import { formatDate, meterWords, purposeWords } from '../../ui/wording'
+import { feltWords, formatDate, meterWords, purposeWords, slackValueWords } from '../../ui/wording'
 
 /** One line of the log of settings: what it is of, and what a visit left of it. */
 export interface LogLine {
@@ -41,6 +43,21 @@ export function logLines({ sheet }: Pick<JobView, 'sheet'>): readonly LogLine[] 
         return grown.length === 0 ? '' : `${fixed(Math.max(...grown.map(({ value }) => value)), 2)}%`
       },
     },
+    ...sheet.loops.flatMap(({ id, name }) =>
+      (['found', 'left'] as const).map((phase) => ({
+        key: `slack ${id} ${phase}`,
+        name: `${name}, slack, ${phase}`,
+        of: (view: JobView) => slackLeft(view, id, phase),
+      })),
+    ),
+    ...partsOf(sheet).tensioners.map(({ id, name }) => ({
+      key: `spring ${id}`,
+      name: `${name}, spring free`,
+      of: ({ state }: JobView) => {
+        const free = lastOf(state, 'spring', `${id} free`)
+        return free ? formatMm(free.mm, 1) : ''
+      },
+    })),
     ...sheet.cams.map(({ id, name }) => ({
       key: `lash ${id}`,
       name: `Lash, ${name}`,
@@ -50,6 +67,15 @@ export function logLines({ sheet }: Pick<JobView, 'sheet'>): readonly LogLine[] 
       },
     })),
   ]
+}
+
+function slackLeft({ sheet, state }: JobView, loopId: string, phase: 'found' | 'left'): string {
+  const entries = allOf(state, 'slack')
+  const of = lastRound(entries, loopId, phase) ?? (phase === 'left' ? lastRound(entries, loopId, 'set') : undefined)
+  if (!of) return ''
+  const { round, entries: own } = slackOfRound(sheet, entries, of)
+  const felt = own.at(-1)?.felt
+  return round ? slackValueWords(of.by, round.tightest.value) : felt ? feltWords[felt] : ''
 }
 
 /** The lines that any of the visits has something of. */

@@ -1,4 +1,5 @@
 import type { EntryOf } from '@link-count/core/model'
+import type { Grown } from '@link-count/core/wear'
 import { fixed, type ForceError, type PressureError } from '@link-count/core/units'
 import { numberWords } from './errors'
 
@@ -10,11 +11,21 @@ export const pressureWords: Record<EntryOf<'pressure'>['what'], string> = {
   leakDown: 'Leaks away',
 }
 
-/** How a chain that has grown is judged. Source: handbook 10, general engineering. */
-export const elongationVerdict = (percent: number): string =>
-  `2% is a usual end with adjustable centres, about 1% on fixed ones: ${
-    percent < 1 ? `${fixed(1 - percent, 2)}% short of that` : percent < 2 ? 'between the two' : 'past both'
-  }.`
+const grownWords = {
+  goesOn: 'it goes on',
+  planOne: 'plan a new one: past what fixed centres allow',
+  renew: 'renew it',
+} as const
+
+/** What is done with a chain that has grown so far, and how far that is from the next limit. */
+export function grownSays({ code, sure, limitPercent, marginPercent }: Grown): string {
+  if (sure === 'cannotTell') return 'cannot be told: the ± reaches over both limits'
+  const limit = limitPercent === undefined ? '' : `${fixed(limitPercent, 0)}%`
+  if (sure === 'onLimit') return `${grownWords[code]}, on the limit of ${limit}: measure again`
+  return marginPercent === undefined
+    ? grownWords[code]
+    : `${grownWords[code]}, ${fixed(marginPercent, 2)}% short of the limit of ${limit}`
+}
 
 /** Why what was typed is no pressure. */
 export function pressureErrorWords(error: PressureError): string {

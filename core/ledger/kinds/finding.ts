@@ -6,6 +6,7 @@ export const findingShape = entryShape('finding', 'What was seen on a part, and 
   part: field.oneOf('What was looked at', ['camshaft', 'loop', 'tensioner', 'sprocket']),
   partId: field.id('Which'),
   saw: field.words('What was seen'),
+  mm: field.between('How much, where it was measured, mm', 0, 1000).optional(),
   verdict: field.oneOf('It goes on, is renewed now, is renewed with what runs on it, or is left so on purpose', [
     'goesOn',
     'renewNow',

@@ -1,5 +1,5 @@
 import type { EntryOf } from '@link-count/core/model'
-import { fixed } from '@link-count/core/units'
+import { fixed, formatMm } from '@link-count/core/units'
 import { causeWordsOf, symptomWords } from '../symptoms'
 import { pressureWords } from '../pressures'
 import { kindTitle } from '../steps'
@@ -24,8 +24,8 @@ export const runSheetLines = {
       : does === 'move'
         ? `Step moved: ${stepTitle(target)}`
         : `Step left out: ${stepTitle(target)}${reason ? `, ${reason}` : ''}`,
-  finding: ({ partId, saw, verdict }, { partName }) =>
-    `${partName(partId)}: ${saw ? `${saw}, ` : ''}${findingVerdicts[verdict]}`,
+  finding: ({ partId, saw, mm, verdict }, { partName }) =>
+    `${partName(partId)}: ${saw ? `${saw}, ` : ''}${mm === undefined ? '' : `${formatMm(mm, 2)}, `}${findingVerdicts[verdict]}`,
   pressure: ({ cylinderId, what, bar, percent, wet, phase }, { nameOf }) =>
     `${pressureWords[what]} ${phaseWords[phase]}, cylinder ${nameOf('cylinders', cylinderId)}: ${
       bar === undefined ? `${fixed(percent ?? 0, 0)}%` : `${fixed(bar, 1)} bar`

@@ -4,6 +4,7 @@ import { readLoop } from '@link-count/core/ledger'
 import type { BuildSheet, Loop } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
+import { lateFromOver } from '@link-count/core/tension'
 import { fixed, ratioValue, type Side } from '@link-count/core/units'
 import { useDraft } from '../../../../ui/fields'
 import { inSentence, handWords, nounsOf, sectionEndWords } from '../../../../ui/wording'
@@ -64,6 +65,7 @@ export function HangingOrder({ loop, step }: { readonly loop: Loop; readonly ste
           </li>
         ))}
       </ol>
+      <CheckPush loop={loop} />
       {at < order.length - 1 ? (
         <div className="row">
           <Button variant="filled" onClick={() => done.setText(String(at + 1))}>
@@ -145,3 +147,18 @@ const camshaftsOn = (sheet: BuildSheet, { path }: Loop) =>
       kind === 'cam' &&
       sheet.members.some((one) => one.shaftId === id && path.some(({ memberId }) => memberId === one.id)),
   )
+
+/** Before the tensioner is let go: only the slack run may give. And what a millimetre left elsewhere would cost. */
+function CheckPush({ loop }: { readonly loop: Loop }) {
+  const { sheet } = useBench().view
+  const nouns = nounsOf(loop)
+  const late = lateFromOver(sheet, loop.id, 1)
+  const most = late.toSorted((a, b) => b.lateDeg - a.lateDeg)[0]
+  return (
+    <p>
+      Push every pulled run with a finger before the tensioner is let go: none may give, only the slack one.
+      {most &&
+        ` A millimetre of ${nouns.loop} left on a pulled run makes the ${inSentence(partsOf(sheet).shaft(most.shaftId)?.name ?? 'camshaft')} ${fixed(most.lateDeg, 1)}° late.`}
+    </p>
+  )
+}

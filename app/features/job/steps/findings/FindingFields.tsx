@@ -1,8 +1,9 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core'
 import { allOf } from '@link-count/core/ledger'
-import type { EntryOf } from '@link-count/core/model'
+import { entryLimits, type EntryOf } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { useDraft } from '../../../../ui/fields'
+import { LengthInput, useDraft, useLengthField } from '../../../../ui/fields'
+import { formatMm } from '@link-count/core/units'
 import { findingVerdicts, inSentence } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import './FindingFields.css'
@@ -16,6 +17,7 @@ export function FindingFields({
   id,
   name,
   look,
+  measured,
 }: {
   readonly step: Step
   readonly part: EntryOf<'finding'>['part']
@@ -23,23 +25,34 @@ export function FindingFields({
   readonly name: string
   /** What to look for. */
   readonly look: string
+  /** What may be measured of it, where something is. */
+  readonly measured?: string
 }) {
   const { view, say } = useBench()
   const saw = useDraft(`${view.job.id}:${step.id}:${id}:saw`)
+  const much = useLengthField(`${view.job.id}:${step.id}:${id}:mm`, entryLimits('finding', 'mm'))
   const written = allOf(view.state, 'finding').find(({ partId }) => partId === id)
-  const write = (verdict: Verdict) =>
-    void say({ kind: 'finding', part, partId: id, saw: saw.text.trim(), verdict, stepId: step.id }, [saw])
+  const write = (verdict: Verdict) => {
+    if (much.text.trim() !== '' && !much.value) return much.ask()
+    void say(
+      {
+        kind: 'finding',
+        part,
+        partId: id,
+        saw: saw.text.trim(),
+        verdict,
+        ...(much.value ? { mm: much.value.value, typed: [{ field: 'mm', text: much.said }] } : {}),
+        stepId: step.id,
+      },
+      [saw, much],
+    )
+  }
   return (
     <div className="finding" role="group" aria-label={name}>
       <p>
         <strong>{name}.</strong> <span className="soft">{look}</span>
       </p>
-      {written && (
-        <p className="result">
-          {written.saw ? `${written.saw}: ` : ''}
-          {findingVerdicts[written.verdict]}
-        </p>
-      )}
+      {written && <p className="result">{findingLine(written)}</p>}
       <TextInput
         label={`What you see, ${inSentence(name)}`}
         placeholder="bright all over"
@@ -47,6 +60,9 @@ export function FindingFields({
         value={saw.text}
         onChange={(event) => saw.setText(event.currentTarget.value)}
       />
+      {measured && (
+        <LengthInput field={much} label={`How much, ${inSentence(name)}`} example="0.4 mm" description={measured} />
+      )}
       <div className="row">
         <Button
           variant={written?.verdict === 'goesOn' ? 'filled' : 'default'}
@@ -70,4 +86,9 @@ export function FindingFields({
       </div>
     </div>
   )
+}
+
+const findingLine = ({ saw, mm, verdict }: EntryOf<'finding'>) => {
+  const seen = [saw, mm === undefined ? '' : formatMm(mm, 2)].filter(Boolean).join(', ')
+  return `${seen ? `${seen}: ` : ''}${findingVerdicts[verdict]}`
 }
