@@ -141,7 +141,7 @@ export async function chainOffAndOn(actor: Actor) {
 
 export async function proveAndClose(actor: Actor) {
   const { page } = actor
-  await actor.press('Tensioner is fitted, seated, held back')
+  await actor.press('Fitted, seated, held back')
   await actor.press(/^Pin is out/)
   await actor.press(/^Pushed the run/)
   await actor.press('Go on')

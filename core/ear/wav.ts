@@ -1,5 +1,9 @@
-import { WaveFile } from 'wavefile'
+import * as wavefile from 'wavefile'
 import { err, ok, type Result } from '../result'
+
+type Package = typeof wavefile & { readonly default?: typeof wavefile }
+/** Bundled it is a module; where Node loads it by itself, a package of the older kind. */
+const WaveFile = (wavefile as Package).default?.WaveFile ?? wavefile.WaveFile
 
 export interface Sound {
   readonly samples: Float32Array

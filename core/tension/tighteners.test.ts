@@ -52,3 +52,11 @@ describe('a live spring', () => {
   test('is the only one that is never levered', () =>
     expect(TIGHTENER_KINDS.filter((one) => tighteners[one].neverLevered)).toEqual(['liveSpring']))
 })
+
+test('with grub screws tight nothing puts the pull on, whatever it is and however it stands', () =>
+  fc.assert(
+    fc.property(kind, is, (of, at) => {
+      for (const { to, held } of tensionerMoves(of, at, 720, { grubScrewsTight: true }))
+        if (to === 'released' || to === 'set' || to === 'springOnly' || to === 'locked') expect(held).toBeDefined()
+    }),
+  ))

@@ -36,6 +36,8 @@ export type TensionerHeld =
   | { readonly code: 'turnFirst'; readonly stillDeg: number }
   /** Drawn tight with a lever: let off, and its spring alone. */
   | { readonly code: 'levered' }
+  /** Grub screws on a wheel of its loop are tight: the pull would turn the camshaft, or hide in it. */
+  | { readonly code: 'grubScrewsTight' }
 
 export interface TensionerMove {
   readonly to: TensionerState
@@ -48,10 +50,19 @@ export function tensionerMoves(
   kind: TightenerKind | undefined,
   is: TensionerIs,
   turnedOnSpringDeg: number,
+  { grubScrewsTight = false }: { readonly grubScrewsTight?: boolean } = {},
 ): readonly TensionerMove[] {
   const record = kind === undefined ? tighteners.ratchet : tighteners[kind]
-  return record.worked === 'latched' ? latchedMoves(is) : lockedMoves(record, is, turnedOnSpringDeg)
+  const moves = record.worked === 'latched' ? latchedMoves(is) : lockedMoves(record, is, turnedOnSpringDeg)
+  return grubScrewsTight
+    ? moves.map((move) =>
+        PULLS.includes(move.to) && !move.held ? { ...move, held: { code: 'grubScrewsTight' } } : move,
+      )
+    : moves
 }
+
+/** What puts the pull of the tensioner on its loop. */
+const PULLS: readonly TensionerState[] = ['released', 'set', 'springOnly', 'locked']
 
 function latchedMoves(is: TensionerIs): readonly TensionerMove[] {
   switch (is) {
@@ -63,7 +74,7 @@ function latchedMoves(is: TensionerIs): readonly TensionerMove[] {
     case 'locked':
       return [{ to: 'proven' }, { to: 'heldBack' }]
     case 'proven':
-      return [{ to: 'heldBack' }]
+      return [{ to: 'heldBack' }, { to: 'proven' }]
     case 'asArrived':
       return [{ to: 'heldBack' }, { to: 'proven' }]
     default:
@@ -94,7 +105,7 @@ function lockedMoves(record: TightenerRecord, is: TensionerIs, turnedDeg: number
     case 'released':
       return [{ to: 'proven' }, { to: 'loose' }]
     case 'proven':
-      return [{ to: 'loose' }]
+      return [{ to: 'loose' }, { to: 'proven' }]
     default:
       return [{ to: 'loose' }]
   }

@@ -69,7 +69,7 @@ export async function marineByPin(actor: Actor) {
     await page.locator('summary', { hasText: `see the ${camshaft} camshaft` }).click()
   }
   await goOn(actor)
-  await releaseAndTurn(actor, 'Upper tensioner')
+  await releaseAndTurn(actor)
   await readByGauge(actor, '2')
   await expect(
     page.getByText(/2\.0° late ± 0\.1°: trim at the fuel pumps, on the limit of 2°: read again/),

@@ -100,8 +100,8 @@ export async function countRun(actor: Actor, n: number) {
   await actor.press(new RegExp(`mark: ${n}$`))
 }
 
-export async function releaseAndTurn(actor: Actor, tensioner = 'Tensioner') {
-  await actor.press(`${tensioner} is fitted, seated, held back`)
+export async function releaseAndTurn(actor: Actor) {
+  await actor.press(/^(Fitted, seated, held back|Fitted and seated|Bolted on)/)
   await actor.press(/^Pin is out/)
   await actor.press(/^Pushed the run/)
   await goOn(actor)

@@ -164,7 +164,9 @@ export function tensionerHeldWords(held: TensionerHeld): string {
     case 'notWoundIn':
       return 'It would go in extended: wind it in and latch it first.'
     case 'turnFirst':
-      return `Its spring has to bring it to its place first: ${fixed(held.stillDeg, 0)}° still to go, the bolt loose.`
+      return `Its spring alone finds its place first: ${fixed(held.stillDeg, 0)}° still to go, the bolt loose.`
+    case 'grubScrewsTight':
+      return 'Slack the grub screws first: tight, they turn the camshaft with the pull, or hide part of it.'
     case 'levered':
       return 'Drawn tight with a lever it stays too tight: let it off, and its spring alone.'
   }

@@ -1,4 +1,5 @@
 import { placeOfLink } from '../../drive'
+import { allOf } from '../../ledger'
 import { partsOf } from '../../sheet'
 import type { StepKindRecord } from './step'
 import { each } from './targets'
@@ -12,6 +13,8 @@ export const tensioner: StepKindRecord = {
     return loop ? placeOfLink(sheet, loop.id) : sheet.referencePose.crankDeg.value
   },
   evidence: ({ state, targetIds: [memberId = ''] }) => {
+    // What an earlier job left says nothing for this one's own step.
+    if (!allOf(state, 'tensioner').some((entry) => entry.memberId === memberId)) return 'none'
     const at = state.tensioners[memberId]
     if (at === 'proven') return 'proved'
     if (at === 'released' || at === 'locked') return 'read'

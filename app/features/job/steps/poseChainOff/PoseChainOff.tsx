@@ -1,9 +1,10 @@
 import { Button } from '@mantine/core'
 import { isReleased } from '@link-count/core/ledger'
-import type { BuildSheet, Loop } from '@link-count/core/model'
+import type { BuildSheet, Loop, Member, NewEntry } from '@link-count/core/model'
 import { cameIn, type Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
-import { inSentence, nounsOf } from '../../../../ui/wording'
+import { tighteners } from '@link-count/core/tension'
+import { inSentence, nounsOf, tightenerWordsOf } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { Passing } from '../../Passing'
 import { TurnTo } from '../../TurnTo'
@@ -53,21 +54,9 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
       {tensioner && !held && (
         <Button
           variant={stood ? 'filled' : 'default'}
-          onClick={() =>
-            void say([
-              { kind: 'tensioner', memberId: tensioner.id, state: 'heldBack', stepId: step.id },
-              {
-                kind: 'item',
-                itemId: `pin-${tensioner.id}`,
-                item: 'tensionerPin',
-                where: sheet.loops.length > 1 ? inSentence(loop.name) : '',
-                change: 'in',
-                stepId: step.id,
-              },
-            ])
-          }
+          onClick={() => void say(takenBack(tensioner, step.id, sheet.loops.length > 1 ? inSentence(loop.name) : ''))}
         >
-          Tensioner held back, its pin in
+          {backWords(tensioner)}
         </Button>
       )}
       <Button
@@ -82,4 +71,20 @@ export function PoseChainOff({ step }: { readonly step: Step }) {
       )}
     </div>
   )
+}
+
+/** What lets the chain come off: held back and latched, or slacked off where it stands. */
+function takenBack({ id, tightener }: Member, stepId: string, where: string): NewEntry[] {
+  if (tightener && tighteners[tightener.kind].worked === 'locked')
+    return [{ kind: 'tensioner', memberId: id, state: 'loose', stepId }]
+  return [
+    { kind: 'tensioner', memberId: id, state: 'heldBack', stepId },
+    { kind: 'item', itemId: `pin-${id}`, item: 'tensionerPin', where, change: 'in', stepId },
+  ]
+}
+
+function backWords({ name, tightener }: Member): string {
+  if (!tightener) return 'Tensioner held back, its pin in'
+  const { says } = tightenerWordsOf(tightener.kind)
+  return `${name}: ${inSentence(says.heldBack ?? says.loose ?? 'slacked off')}`
 }

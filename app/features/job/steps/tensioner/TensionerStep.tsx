@@ -24,6 +24,7 @@ import { Figure } from '../../../../ui/Figure'
 import { useDraft, useField } from '../../../../ui/fields'
 import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
+import { GrubScrews, useGrubScrews } from './GrubScrews'
 import { MeasuredSpring } from './MeasuredSpring'
 import './TensionerStep.css'
 
@@ -67,6 +68,7 @@ export function TensionerStep({ step }: { readonly step: Step }) {
         </p>
       )}
       {tightener?.kind === 'measuredSpring' && <MeasuredSpring step={step} memberId={memberId} />}
+      <GrubScrews step={step} memberId={memberId} />
       <Moves step={step} memberId={memberId} />
       {tightener?.renewWith && <p className="soft">Renewed with it: {tightener.renewWith}</p>}
     </div>
@@ -189,7 +191,10 @@ function Moves({ step, memberId }: { readonly step: Step; readonly memberId: str
   const at = state.tensioners[memberId] ?? 'out'
   const saidDeg = state.stand.tensioners.get(memberId)?.saidDeg
   const turnedDeg = saidDeg === undefined ? 0 : state.stand.rotation.totalDeg - saidDeg
-  const moves = tensionerMoves(kind, at, turnedDeg)
+  const screws = useGrubScrews(memberId)
+  const moves = tensionerMoves(kind, at, turnedDeg, {
+    grubScrewsTight: screws.wheels.length > 0 && screws.slack.length === 0,
+  })
   const pin = state.register.find(({ item, itemId }) => item === 'tensionerPin' && itemId === `pin-${memberId}`)
   const entriesOf = (to: TensionerState, by?: NewEntryBy): NewEntry[] => [
     ...(to === 'heldBack' && words.latch && !pin ? [pinEntry(memberId, 'in', step.id)] : []),
