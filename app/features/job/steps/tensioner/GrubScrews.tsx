@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core'
+import { allOf } from '@link-count/core/ledger'
 import type { Member, NewEntry } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
@@ -30,7 +31,9 @@ export function GrubScrews({ step, memberId }: { readonly step: Step; readonly m
   if (wheels.length === 0) return null
   const locks = state.register.filter(({ item }) => item === 'lock' || item === 'lockingPin')
   const at = state.tensioners[memberId]
-  const isSet = at === 'locked' || at === 'released' || at === 'proven'
+  // As an earlier job left it, it was not set here.
+  const isSaid = allOf(state, 'tensioner').some((entry) => entry.memberId === memberId)
+  const isSet = isSaid && (at === 'locked' || at === 'released' || at === 'proven')
   const line = (member: Member, change: 'in' | 'out'): NewEntry => ({
     kind: 'item',
     itemId: screwsId(member.id),
