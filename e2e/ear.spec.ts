@@ -6,7 +6,7 @@ import { expect, test, type Page } from '@playwright/test'
 import { MouseHand, TouchHand, type Actor } from './actor'
 import { allWritten } from './allWritten'
 import { violations } from './axe'
-import { goOn, guard, sign } from './byMarks/steps'
+import { goOn, guard, newEngine, sign } from './byMarks/steps'
 import { startTicks } from './beginEngine'
 import { launchOptions } from './playwright.config'
 
@@ -38,7 +38,7 @@ test.use({
 
 async function begin(actor: Actor, engine: string) {
   const { page } = actor
-  await page.goto(`/demo/engine/${engine}`)
+  await page.goto(engine)
   await actor.press('Start a job')
   await expect(page.getByRole('heading', { name: 'What is it here for?' })).toBeVisible()
   await page.getByText('Tension only', { exact: true }).click()
@@ -57,7 +57,7 @@ test.describe('on a phone', () => {
     page,
   }) => {
     const actor = new TouchHand(page)
-    await begin(actor, 'launch')
+    await begin(actor, '/demo/engine/launch')
     await actor.press('Listen')
     await expect(page.getByText(/Listening: pluck the run/)).toContainText(/[2-9] heard/)
     await actor.press('Stop listening')
@@ -89,7 +89,7 @@ test('a belt to its pitch, its screws loose and its locks in until it is set: in
     await expect(page.getByText('Stepless: it can be set anywhere.').first()).toBeVisible()
     await allWritten(page)
   }
-  await begin(actor, 'launch')
+  await begin(actor, '/demo/engine/launch')
   await actor.press('Simulated microphone')
   await expect(panel(page)).toContainText('pluck 3, an octave off')
   await expect(panel(page)).toContainText(/3 that agree/)
@@ -143,35 +143,40 @@ const heard = async (actor: Actor, belt: string, hz: string) => {
   await actor.choose('Chain or belt', belt)
   await actor.write(/^It sounds at/, hz)
   await actor.press('Write the typed figure down')
-  await expect(panel(actor.page).getByRole('table')).toContainText(`${hz} Hz`)
+  await expect(panel(actor.page).getByRole('table')).toContainText(`${Number(hz).toFixed(1)} Hz`)
 }
 
-/* Both to 96 Hz, told from 94 to 98: 91.2 and 99.5 as found. */
+/* Both to 96 Hz, told from 94 to 98: 91.2 and 99.5 as found. No place of a shaft is known: a typed pitch is as good. */
 if (process.env['JOURNEYS'] === 'all')
   test('two belts to the same pitch: screws slack before the pull, tight after it, and only then the locks out', async ({
     page,
   }) => {
     const actor = new MouseHand(page)
+    await newEngine(actor, 'Pump engine', [
+      ['Cylinders stand', 'in a V'],
+      ['How many', '6'],
+      ['Camshafts are driven by', 'a belt to each bank'],
+    ])
+    const address = new URL(page.url()).pathname
     for (const [loop, wheel] of [
-      ['chain-a', 'cam-sprocket-a'],
-      ['chain-b', 'cam-sprocket-b'],
+      ['belt-a', 'cam-pulley-a'],
+      ['belt-b', 'cam-pulley-b'],
     ] as const) {
-      await page.goto(`/demo/engine/tricycle?part=loop:${loop}`)
-      await actor.choose(/is a$/, 'toothed belt')
+      await page.goto(`${address}?part=loop:${loop}`)
       await actor.open('How tight it is meant to be')
       await actor.choose(/^Judged, /, 'by ear, in hertz')
       await actor.write(/^No less than, Hz/, '94')
       await actor.write(/^No more than, Hz/, '98')
       await page.keyboard.press('Tab')
       await allWritten(page)
-      await page.goto(`/demo/engine/tricycle?part=wheel:${wheel}`)
+      await page.goto(`${address}?part=wheel:${wheel}`)
       await actor.open('It can be set')
       await actor.choose(/^On the .* there is$/, /grub screws/)
       await actor.press('Put it on the sheet: adjuster')
       await expect(page.getByText('Stepless: it can be set anywhere.').first()).toBeVisible()
       await allWritten(page)
     }
-    await begin(actor, 'tricycle')
+    await begin(actor, address)
     const [first, second] = await panel(page)
       .getByLabel('Chain or belt', { exact: true })
       .locator('option')
@@ -187,6 +192,7 @@ if (process.env['JOURNEYS'] === 'all')
     await expect(panel(page)).toContainText('as wanted')
     await heard(actor, second ?? '', '95.7')
     await goOn(actor)
+    await expect(guard(actor)).toContainText('May be turned')
     for (let turn = 1; turn <= 2; turn++) {
       await actor.press('One full turn done')
       await expect(page.getByRole('group', { name: /turn$/ })).toHaveCount(turn)

@@ -25,9 +25,9 @@ const shots: readonly Shot[] = [
   { name: 'true-tdc', path: '/demo/job/job-sidecar-1', ready: 'It meets', then: showTrueTdc },
   { name: 'by-marks', path: '/demo/job/job-tricycle-1', ready: 'Moved it: look again' },
   { name: 'by-marks-phone', path: '/demo/job/job-tricycle-1', ready: 'Moved it: look again', phone: true },
-  { name: 'two-stage', path: '/demo/engine/tourer', ready: 'What can be answered now', then: showTwoStage },
+  { name: 'slack', path: '/demo/job/job-tourer-3', ready: 'Slack, place by place' },
   { name: 'valves', path: '/demo/job/job-tourer-1', ready: 'Card', then: showValves },
-  { name: 'hanging', path: '/demo/engine/launch', ready: 'What can be answered now', then: showHanging },
+  { name: 'ear-phone', path: '/demo/engine/launch/job', ready: 'What is it here for?', phone: true, then: showEar },
   { name: 'belt', path: '/demo/engine/launch?part=loop:belt', ready: 'What can be answered now', then: showLinkMap },
   { name: 'paper', path: '/demo/engine/sidecar/paper', ready: 'Marks along the rim' },
   { name: 'new-job', path: '/demo/engine/lifeboat/job', ready: 'What is it here for?', then: showLookOnly },
@@ -48,6 +48,19 @@ async function showLookOnly(page: Page) {
   await expect(page.getByRole('radio', { name: /^Look only/ })).toBeChecked()
 }
 
+/** A belt listened to by the simulated microphone. */
+async function showEar(page: Page) {
+  await page.getByText('Tension only', { exact: true }).click()
+  await page.getByLabel('Tension is judged by').selectOption({ label: 'pitch in hertz' })
+  await page.getByRole('button', { name: /^Begin: / }).click()
+  await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
+  for (const tick of await page.getByRole('checkbox').all()) await tick.click()
+  await page.getByRole('button', { name: /^Go on/ }).click()
+  await page.getByRole('button', { name: 'Simulated microphone' }).click()
+  await expect(page.getByText(/that agree/)).toBeVisible()
+  await page.getByText('Simulated: no engine was listened to.').scrollIntoViewIfNeeded()
+}
+
 async function countAgain(page: Page) {
   await page.getByRole('button', { name: 'Moved it: count again' }).click()
   const counter = page.getByRole('button', { name: /counted\. Touch for each pin/ })
@@ -65,22 +78,6 @@ async function showTrueTdc(page: Page) {
   await expect(page.getByRole('img', { name: /^Degree wheel/ })).toBeVisible()
 }
 
-/** A count begun on the upper of two chains, one pitch short of what is expected. */
-async function showTwoStage(page: Page) {
-  await page.getByRole('button', { name: 'Start a job' }).click()
-  await page.getByRole('button', { name: /^Begin: / }).click()
-  await page
-    .getByRole('button', { name: /^Chain on: count: upper/ })
-    .filter({ visible: true })
-    .click()
-  await page.getByRole('button', { name: 'First no, last yes' }).click()
-  await page.getByLabel('Counting').selectOption({ label: 'Exhaust sprocket mark to Inlet sprocket mark' })
-  const counter = page.getByRole('button', { name: /counted\. Touch for each/ })
-  await counter.focus()
-  for (let i = 0; i < 24; i++) await page.keyboard.press('Space')
-  await expect(counter).toHaveAccessibleName(/^24 counted/)
-}
-
 /** What is wrong and the one move, beside the valves of the first cylinder. */
 async function showValves(page: Page) {
   await page
@@ -92,21 +89,6 @@ async function showValves(page: Page) {
   const wrong = page.getByRole('region', { name: 'What is wrong' })
   await expect(page.getByRole('region', { name: 'The one move' }).getByText('Other ways')).toBeVisible()
   await wrong.evaluate((node) => node.scrollIntoView({ block: 'start' }))
-}
-
-/** A belt half way round four camshafts. */
-async function showHanging(page: Page) {
-  await page.getByRole('button', { name: 'Start a job' }).click()
-  await page.getByText('Belt off', { exact: true }).click()
-  await page.getByRole('button', { name: /^Begin: / }).click()
-  await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
-  for (const tick of await page.getByRole('checkbox').all()) await tick.click()
-  await page
-    .getByRole('button', { name: /^Belt on: count/ })
-    .filter({ visible: true })
-    .click()
-  for (const wheel of ['crank pulley', 'second exhaust pulley'])
-    await page.getByRole('button', { name: `On the ${wheel}` }).click()
 }
 
 async function showLinkMap(page: Page) {

@@ -31,6 +31,12 @@ const zeros = () =>
     ZERO_MIXES: '456',
   })
 
+/** The ear over 2,000 simulated plucks, and as many harder ones in part. */
+const ear = () =>
+  run('npx', ['vitest', 'run', '--project', 'core', 'core/ear', '--testTimeout=3600000'], {
+    EAR_PLUCKS: process.env.EAR_PLUCKS ?? '2000',
+  })
+
 const inBrowser = (names, env) => {
   const chromium = ensureChromium()
   const built = run('npm', ['run', '--silent', 'build'])
@@ -46,9 +52,12 @@ const kills = () =>
 const absurd = () => inBrowser(['absurd'], { ABSURD: 'all' })
 
 /** Whole journeys that npm test leaves out. */
-const journeys = () => inBrowser(['journeys', 'byMarks', 'drive', 'panels', 'purposes', 'shapes'], { JOURNEYS: 'all' })
+const journeys = () =>
+  inBrowser(['journeys', 'byMarks', 'drive', 'ear.spec', 'panels', 'purposes', 'shapes', 'tension.spec'], {
+    JOURNEYS: 'all',
+  })
 
-const parts = { guard, faults, zeros, fuzz, kills, absurd, journeys }
+const parts = { guard, faults, zeros, ear, fuzz, kills, absurd, journeys }
 
 ensureInstalled()
 const named = process.argv.slice(2)
