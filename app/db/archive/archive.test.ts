@@ -72,6 +72,7 @@ test.each([
   ['a JPEG', [0xff, 0xd8, 0xff, 0xe0], 'image/jpeg'],
   ['a PNG', [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a], 'image/png'],
   ['a WebP', [...'RIFF1234WEBP'].map((c) => c.charCodeAt(0)), 'image/webp'],
+  ['a WAV', [...'RIFF1234WAVE'].map((c) => c.charCodeAt(0)), 'audio/wav'],
   ['an SVG', [...'<svg xmlns='].map((c) => c.charCodeAt(0)), undefined],
   ['HTML', [...'<!doctype html>'].map((c) => c.charCodeAt(0)), undefined],
   ['a GIF', [...'GIF89a'].map((c) => c.charCodeAt(0)), undefined],

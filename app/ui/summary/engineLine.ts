@@ -1,11 +1,12 @@
 import { allOf } from '@link-count/core/ledger'
-import { provesOf } from '@link-count/core/runSheet'
+import { bandsWanted, provesOf } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed } from '@link-count/core/units'
+import { judgeWear } from '@link-count/core/wear'
 import type { EngineSummary } from '../../domain/summaries'
 import type { JobView } from '../../domain/views'
 import { unprovedOf } from '../job/unproved'
-import { inSentence, itemSentence, purposeWords, reasonWords, stepTitle } from '../wording'
+import { bandSays, grownSays, inSentence, itemSentence, purposeWords, reasonWords, stepTitle } from '../wording'
 
 export type EngineLine = Omit<EngineSummary, 'jobId' | 'workedAt' | 'pins' | 'face'>
 
@@ -24,6 +25,7 @@ export function engineLine(view: JobView | undefined): EngineLine {
   const { state, guard, inHand, sheet } = view
   if (state.closed) {
     const open = unprovedOf(view)
+    const wear = wearDetail(view)
     const left = allOf(state, 'deviation').at(-1)
     const renew = allOf(state, 'finding').filter(({ verdict }) => verdict === 'renewNow' || verdict === 'renewAsSet')
     const parts = partsOf(sheet)
@@ -33,11 +35,13 @@ export function engineLine(view: JobView | undefined): EngineLine {
         ? `To renew: ${renew.map(({ partId }) => nameOf(partId)).join(', ')}`
         : left
           ? `Cam ${fixed(Math.abs(left.latenessDeg), 1)}° ${left.latenessDeg > 0 ? 'late' : 'early'} and left so, with the reason`
-          : open.length > 0
-            ? `Not proved: ${lower(open[0] ?? '')}${open.length > 1 ? `, and ${open.length - 1} more` : ''}`
-            : wantsTurns(view)
-              ? 'Turned by hand, everything read again'
-              : 'Nothing of it is open'
+          : wear
+            ? wear
+            : open.length > 0
+              ? `Not proved: ${lower(open[0] ?? '')}${open.length > 1 ? `, and ${open.length - 1} more` : ''}`
+              : wantsTurns(view)
+                ? 'Turned by hand, everything read again'
+                : 'Nothing of it is open'
     // What the signed job left undone or inside still holds the engine.
     const held = guard.reasons.find(({ code, verdict }) => code !== 'jobClosed' && verdict !== 'turn')
     if (held)
@@ -74,6 +78,19 @@ export function engineLine(view: JobView | undefined): EngineLine {
     next: 'job',
     urgent: true,
   }
+}
+
+/** What a job that was a look says of wear, where that is more than to leave it. */
+function wearDetail({ job, sheet, state, schools }: JobView): string | undefined {
+  if (job.purpose !== 'lookOnly' && job.purpose !== 'findFault') return undefined
+  const { worst, lateness, grown } = judgeWear(sheet, state, 'found', bandsWanted(schools))
+  if (!worst || (worst.graveness === 0 && worst.sure === 'in')) return undefined
+  const name = partsOf(sheet).shaft(worst.id)?.name ?? partsOf(sheet).loop(worst.id)?.name ?? ''
+  const banded = lateness.find(({ shaftId }) => shaftId === worst.id)?.banded
+  const own = grown.find(({ loopId }) => loopId === worst.id)?.grown
+  const says =
+    worst.sure === 'cannotTell' ? 'cannot be told' : own ? grownSays(own) : banded ? bandSays(banded.band) : ''
+  return `${name}, wear: ${says}`
 }
 
 const wantsTurns = ({ steps }: JobView) => steps.some(({ step }) => step.kind === 'twoTurns')

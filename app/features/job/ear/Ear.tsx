@@ -66,6 +66,7 @@ export function Ear({
         </>
       ) : (
         <>
+          <p className="soft">Pluck in the middle of the longest run that no tensioner stands on.</p>
           <Sources
             again={state.is === 'heard'}
             start={() => void start()}
@@ -83,7 +84,7 @@ export function Ear({
               {state.from === 'simulated' && <p className="soft">Simulated: no engine was listened to.</p>}
               <Trace samples={state.sound.samples} sampleRate={state.sound.sampleRate} plucks={state.together.plucks} />
               <Plucks together={state.together} />
-              <Answer together={state.together} run={run} />
+              <Answer together={state.together} run={run} wanted={wanted} />
               {state.together.hz !== undefined && (
                 <Button variant="filled" fullWidth onClick={() => void write(state.sound, state.together)}>
                   Write it down, with the recording
@@ -177,7 +178,15 @@ const Plucks = ({ together }: { readonly together: Together }) => (
   </ol>
 )
 
-function Answer({ together, run }: { readonly together: Together; readonly run: PluckedRun | undefined }) {
+function Answer({
+  together,
+  run,
+  wanted,
+}: {
+  readonly together: Together
+  readonly run: PluckedRun | undefined
+  readonly wanted: Loop['slackWanted']
+}) {
   const { hz, plusMinusHz = 0, used, spreadHz } = together
   if (hz === undefined)
     return (
@@ -235,7 +244,20 @@ function Answer({ together, run }: { readonly together: Together; readonly run: 
           </Figure>
         </>
       )}
-      .
+      .<Wanted wanted={wanted} run={run} />
     </p>
+  )
+}
+
+/** What it is meant to sound at, and the pull that goes with it. */
+function Wanted({ wanted, run }: { readonly wanted: Loop['slackWanted']; readonly run: PluckedRun | undefined }) {
+  const [least, most] = [wanted?.least?.value, wanted?.most?.value]
+  if (least === undefined || most === undefined) return null
+  const pull = (hz: number) => (run ? fixed(pullFromPitch(run, { value: hz, plusMinus: 0 }).value, 0) : undefined)
+  return (
+    <>
+      {' '}
+      Wanted: {fixed(least, 0)} to {fixed(most, 0)} Hz{run && `, a pull of ${pull(least)} to ${pull(most)} N`}.
+    </>
   )
 }

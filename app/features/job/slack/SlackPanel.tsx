@@ -1,5 +1,13 @@
 import { Button, NativeSelect, SegmentedControl, TextInput } from '@mantine/core'
-import { entryLimits, type EntryOf, type NewEntry, type Phase } from '@link-count/core/model'
+import { holdsTight, type JobState } from '@link-count/core/ledger'
+import {
+  entryLimits,
+  type BuildSheet,
+  type Condition,
+  type EntryOf,
+  type NewEntry,
+  type Phase,
+} from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { SLACK_PLUS_MINUS, TWIST_PLUS_MINUS_DEG } from '@link-count/core/tension'
@@ -120,6 +128,7 @@ function Reading({ step, chosen }: { readonly step: Step; readonly chosen: Chose
   // What is listened to is written with its recording: typing is the other way.
   const main = of.by === 'pitch' ? 'default' : 'filled'
   const crank = view.state.crank.deg
+  const tensionerIs = tensionerCondition(sheet, view.state, of.loopId)
   const entryOf = (values: Values, plusMinus: number, turnDeg: number): Extract<NewEntry, { kind: 'slack' }> => ({
     kind: 'slack',
     ...of,
@@ -130,7 +139,7 @@ function Reading({ step, chosen }: { readonly step: Step; readonly chosen: Chose
     ...(support.text ? { support: support.text as 'fitted' | 'missing' } : {}),
     ...(of.by === 'pitch' && crank !== undefined ? { crankDeg: crank } : {}),
     ...(of.by === 'pitch' && degC.value !== undefined ? { degC: degC.value } : {}),
-    conditions: [warmth.text === 'hot' ? 'hot' : 'cold'],
+    conditions: [warmth.text === 'hot' ? 'hot' : 'cold', ...tensionerIs],
     stepId: step.id,
   })
   const write = (turnOn: boolean) => {
@@ -182,6 +191,14 @@ function Reading({ step, chosen }: { readonly step: Step; readonly chosen: Chose
       )}
     </div>
   )
+}
+
+/** Whether the tensioner of a loop pulls on it now: it belongs to what is read. */
+function tensionerCondition(sheet: BuildSheet, state: JobState, loopId: string): Condition[] {
+  const loop = partsOf(sheet).loop(loopId)
+  const own = partsOf(sheet).tensioners.filter(({ id }) => loop?.path.some(({ memberId }) => memberId === id))
+  if (own.length === 0) return []
+  return [own.every(({ id }) => holdsTight(state.tensioners[id] ?? 'out')) ? 'tensionerReleased' : 'tensionerHeld']
 }
 
 /** What was fitted, and how warm it was: kept for the next reading. */

@@ -34,6 +34,7 @@ export function SlackTable({ chosen: { slack } }: { readonly chosen: ChosenRound
             </td>
             <td>
               {readWithWords[entry.with]}, {entry.conditions.includes('hot') ? 'hot' : 'cold'}
+              {entry.conditions.includes('tensionerHeld') ? ', tensioner slack' : ''}
               {entry.support === 'missing' ? ', not all fitted' : entry.support === 'fitted' ? ', all fitted' : ''}
             </td>
             <td>

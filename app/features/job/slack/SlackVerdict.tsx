@@ -57,7 +57,8 @@ export function SlackVerdict({ chosen }: { readonly chosen: ChosenRound }) {
           {turnsOn(tightest.turnDeg)}
           {judged && band && (
             <>
-              , wanted {bandWords(band)}: <strong>{slackJudgedWords(judged)}</strong>
+              , wanted {bandWords(band)}: <strong>{slackJudgedWords(judged)}</strong>,{' '}
+              {fixed(Math.abs(judged.margin), 1)} {judged.margin < 0 ? 'beyond the limit' : 'inside the nearer limit'}
             </>
           )}
           .

@@ -63,6 +63,11 @@ export function MeasuredSpring({ step, memberId }: { readonly step: Step; readon
           />
         </>
       )}
+      {(at === 'locked' || at === 'proven') && (
+        <p className="soft">
+          Next: every 4000 hours is common practice. Keep it in the log of this engine, under Due next.
+        </p>
+      )}
       {squeezedMm !== undefined && at !== 'locked' && at !== 'proven' && (
         <p className={Math.abs(squeezedMm) > SQUEEZED_MM ? 'warn' : 'result'}>
           {Math.abs(squeezedMm) <= SQUEEZED_MM

@@ -2,10 +2,12 @@ import { loopKinds } from '@link-count/core/drive'
 import type { Measured } from '@link-count/core/diagnose'
 import { allOf } from '@link-count/core/ledger'
 import { bandsWanted, type Step } from '@link-count/core/runSheet'
+import type { BuildSheet } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
+import { playFromOver, runsOfLoop } from '@link-count/core/tension'
 import { judgeWear, latenessParts, type WearJudged } from '@link-count/core/wear'
 import { bandSays, grownSays, inSentence, nounsOf } from '../../../../ui/wording'
-import { fixed, formatLateness } from '@link-count/core/units'
+import { fixed, formatLateness, formatMm } from '@link-count/core/units'
 import { Fold } from '../../../../ui/Fold'
 import { useBench } from '../../JobContext'
 import { ChainMeasure } from '../cam/Measure'
@@ -23,7 +25,7 @@ export function Wear({ step }: { readonly step: Step }) {
       {judged.grown.map(({ loopId, percent, grown }) => (
         <p className={grown.code === 'goesOn' ? 'result' : 'warn'} key={loopId}>
           {parts.loop(loopId)?.name}: {fixed(percent.value, 2)}% longer than new ± {fixed(2 * percent.sigma, 2)}%:{' '}
-          {grownSays(grown)}
+          {grownSays(grown)}.{playOfGrown(sheet, loopId, percent.value)}
         </p>
       ))}
       <Bands phase="found" />
@@ -50,6 +52,15 @@ export function Wear({ step }: { readonly step: Step }) {
       <Sprockets step={step} />
     </div>
   )
+}
+
+/** What a chain that has grown so far would play, were nothing to take it up. */
+function playOfGrown(sheet: BuildSheet, loopId: string, percent: number): string {
+  const loop = partsOf(sheet).loop(loopId)
+  const spanMm = loop && runsOfLoop(sheet, loop)[0]?.spanMm
+  if (!loop?.pitches || !loop.pitchMm || spanMm === undefined || percent <= 0) return ''
+  const overMm = (loop.pitches.value * loop.pitchMm.value * percent) / 100
+  return ` All of it is ${formatMm(overMm, 1)} longer: with nothing to take it up the longest run would move ${formatMm(2 * playFromOver(spanMm, overMm), 0)} to and fro.`
 }
 
 /** Lateness and growth are both judged; the worse one counts. */
