@@ -12,6 +12,9 @@ import { useWorkshop } from '../../ui/WorkshopContext'
 import { formatDate, purposeWords, stepTitle } from '../../ui/wording'
 import { JobDialog } from './JobDialog'
 
+/** So many stand open; those before them are folded. */
+const LATEST = 2
+
 /** The jobs of an engine, the one in hand to go on with; those that are put away at the end. */
 export function Jobs({ engine, onAgain }: { readonly engine: Engine; readonly onAgain: (like: Job) => void }) {
   const jobs = useAppSelector((state) => selectJobs(state, engine.id))
@@ -19,6 +22,7 @@ export function Jobs({ engine, onAgain }: { readonly engine: Engine; readonly on
   const { kind } = useWorkshop()
   if (jobs.length === 0) return null
   const away = jobs.filter(({ archived }) => archived)
+  const here = jobs.filter(({ archived }) => !archived)
   const lines = (some: readonly Job[]) => (
     <ul className="plain jobs">
       {some.map(({ id }) => (
@@ -32,7 +36,12 @@ export function Jobs({ engine, onAgain }: { readonly engine: Engine; readonly on
       <p>
         <Link to={`/${kind}/engine/${engine.id}/log`}>Log of settings, and what is due next</Link>
       </p>
-      {lines(jobs.filter(({ archived }) => !archived))}
+      {lines(here.slice(0, LATEST))}
+      {here.length > LATEST && (
+        <Fold title="Earlier jobs" note={String(here.length - LATEST)}>
+          {lines(here.slice(LATEST))}
+        </Fold>
+      )}
       {away.length > 0 && (
         <Fold title="Jobs put away" note={String(away.length)}>
           {lines(away)}

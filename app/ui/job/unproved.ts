@@ -2,8 +2,17 @@ import { allOf, lastIn, readLoop, turnedTightDeg } from '@link-count/core/ledger
 import type { Loop, StepKind } from '@link-count/core/model'
 import { judgeWalk, provesOf } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
+import { lastRound, slackOfRound } from '@link-count/core/tension'
 import type { JobView } from '../../domain/views'
-import { inSentence, lacksWords, turnLookWords, turnName, walkMeaningWords } from '../wording'
+import {
+  inSentence,
+  lacksWords,
+  slackJudgedWords,
+  tensionerStateWords,
+  turnLookWords,
+  turnName,
+  walkMeaningWords,
+} from '../wording'
 
 type Told = Pick<JobView, 'state' | 'sheet' | 'job' | 'steps' | 'schools' | 'leftOut'>
 
@@ -76,9 +85,31 @@ function driveWords(view: Told): string[] {
       : []),
     ...partsOf(sheet).tensioners.flatMap(({ id, name }) => {
       const is = state.tensioners[id]
-      return is === 'asArrived' || is === 'proven' ? [] : [`${name}: not felt to push after release`]
+      if (is === 'asArrived' || is === 'proven') return []
+      const left = is && UNFINISHED.find((one) => one === is)
+      return [left ? `${name}: ${tensionerStateWords[left]}` : `${name}: not felt to push after release`]
     }),
+    ...slackWords(view),
   ]
+}
+
+/** A tensioner that stands so is not done. */
+const UNFINISHED = ['extended', 'heldBack', 'fitted', 'loose', 'set', 'springOnly', 'levered'] as const
+
+/** Slack as it is left, where it is not as wanted or was read with something missing. */
+function slackWords({ state, sheet }: Told): string[] {
+  const entries = allOf(state, 'slack')
+  return sheet.loops.flatMap(({ id, name }) => {
+    const of = lastRound(entries, id, 'left') ?? lastRound(entries, id, 'set')
+    if (!of) return []
+    const { judged, supportMissing } = slackOfRound(sheet, entries, of)
+    return [
+      ...(judged && (judged.is !== 'in' || judged.sure === 'cannotTell')
+        ? [`${name}: ${slackJudgedWords(judged)}`]
+        : []),
+      ...(supportMissing ? [`${name}: its slack was read with something that belongs on missing`] : []),
+    ]
+  })
 }
 
 /** What was seen at the turns that prove, and on the walk, that is not as it should be. */
