@@ -38,7 +38,7 @@ const shots: readonly Shot[] = [
     ready: COUNT,
     then: (page) => page.getByRole('button', { name: /^Guard/ }).click(),
   },
-  { name: 'log', path: '/demo/engine/lifeboat/log', ready: 'Two beside each other' },
+  { name: 'log', path: '/demo/engine/lifeboat/log', ready: 'visit by visit' },
   { name: 'card', path: '/demo/job/job-lifeboat-1/card', ready: 'proved by two witnesses' },
 ]
 
