@@ -141,6 +141,7 @@ export const earNoWords = {
   refused:
     'The browser was told not to lend the microphone. Allow it in the browser’s settings, or open a WAV file, or type the figure.',
   broken: 'The microphone does not answer. A WAV file or a typed figure serves as well.',
+  notHeard: 'That sound could not be worked out. Try again, or type the figure.',
   notWav: 'That is no WAV file that can be read. Save the recording as WAV and open it again.',
   empty: 'That recording is empty.',
   tooLong: 'That recording is over a minute long. Cut out the plucks and open it again.',

@@ -26,11 +26,14 @@ export function Ear({
   step,
   loop,
   spanMm,
+  mayWrite,
   entryOf,
 }: {
   readonly step: Step
   readonly loop: Loop
   readonly spanMm: number | undefined
+  /** False while something typed beside it cannot be read. */
+  readonly mayWrite: boolean
   /** The line that is written, with what was heard put in. */
   readonly entryOf: (heard: Together, soundId: string) => NewEntry
 }) {
@@ -86,9 +89,7 @@ export function Ear({
               <Plucks together={state.together} />
               <Answer together={state.together} run={run} wanted={wanted} />
               {state.together.hz !== undefined && (
-                <Button variant="filled" fullWidth onClick={() => void write(state.sound, state.together)}>
-                  Write it down, with the recording
-                </Button>
+                <WriteIt mayWrite={mayWrite} write={() => void write(state.sound, state.together)} />
               )}
             </>
           )}
@@ -97,6 +98,12 @@ export function Ear({
     </div>
   )
 }
+
+const WriteIt = ({ mayWrite, write }: { readonly mayWrite: boolean; readonly write: () => void }) => (
+  <Button variant="filled" fullWidth disabled={!mayWrite} onClick={write}>
+    Write it down, with the recording
+  </Button>
+)
 
 /** Where the sound comes from. */
 function Sources({

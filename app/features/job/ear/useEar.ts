@@ -13,7 +13,7 @@ export type EarState =
       readonly together: Together
       readonly from: 'microphone' | 'file' | 'simulated'
     }
-  | { readonly is: 'none'; readonly why: NoSound | WavError['code'] }
+  | { readonly is: 'none'; readonly why: NoSound | WavError['code'] | 'notHeard' }
 
 /** It is looked at so often while it listens, and listens no longer than this. */
 const LOOK_MS = 700
@@ -37,8 +37,12 @@ export function useEar(canBe: CanBe | undefined) {
   const ear = () => (work.current ??= startEar()).ear
   const judge = async (sound: Sound, from: 'microphone' | 'file' | 'simulated') => {
     setState({ is: 'working' })
-    const { plucks } = await ear().listen(sound.samples, sound.sampleRate, canBe)
-    setState({ is: 'heard', sound, together: combinePlucks(plucks), from })
+    try {
+      const { plucks } = await ear().listen(sound.samples, sound.sampleRate, canBe)
+      setState({ is: 'heard', sound, together: combinePlucks(plucks), from })
+    } catch {
+      setState({ is: 'none', why: 'notHeard' })
+    }
   }
   const stop = async () => {
     clearInterval(timer.current)

@@ -118,17 +118,15 @@ function Reading({ step, chosen }: { readonly step: Step; readonly chosen: Chose
   const { of, slack, sinceLastDeg } = chosen
   const loop = partsOf(sheet).loop(of.loopId)
   const tool = useDraft(`${job.id}:slack:with`, 'finger')
-  const { support, warmth, degC } = useConditions()
+  const { support, warmth, degC, reads } = useConditions()
   const figure = useFigure(chosen, `${job.id}:${step.id}:${of.phase}`)
   const last = slack.entries.at(-1)
   const stepDeg = slack.wanted?.stepDeg ?? 180
   const turn = askTurn({ onBy: stepDeg }, view, side)
   const hereDeg = last === undefined ? 0 : (last.turnDeg ?? 0) + (sinceLastDeg ?? 0)
-  const turnedAlready = (sinceLastDeg ?? 0) !== 0
   // What is listened to is written with its recording: typing is the other way.
   const main = of.by === 'pitch' ? 'default' : 'filled'
   const crank = view.state.crank.deg
-  const tensionerIs = tensionerCondition(sheet, view.state, of.loopId)
   const entryOf = (values: Values, plusMinus: number, turnDeg: number): Extract<NewEntry, { kind: 'slack' }> => ({
     kind: 'slack',
     ...of,
@@ -139,10 +137,11 @@ function Reading({ step, chosen }: { readonly step: Step; readonly chosen: Chose
     ...(support.text ? { support: support.text as 'fitted' | 'missing' } : {}),
     ...(of.by === 'pitch' && crank !== undefined ? { crankDeg: crank } : {}),
     ...(of.by === 'pitch' && degC.value !== undefined ? { degC: degC.value } : {}),
-    conditions: [warmth.text === 'hot' ? 'hot' : 'cold', ...tensionerIs],
+    conditions: [warmth.text === 'hot' ? 'hot' : 'cold', ...tensionerCondition(sheet, view.state, of.loopId)],
     stepId: step.id,
   })
   const write = (turnOn: boolean) => {
+    if (of.by === 'pitch' && !reads) return
     const read = figure.take()
     if (!read) return
     const entry: NewEntry = {
@@ -151,7 +150,7 @@ function Reading({ step, chosen }: { readonly step: Step; readonly chosen: Chose
     }
     void say(turnOn ? [{ kind: 'turned', deg: stepDeg, ended: 'onMark', stepId: step.id }, entry] : entry, read.fields)
   }
-  const next = last !== undefined && !turnedAlready
+  const next = last !== undefined && (sinceLastDeg ?? 0) === 0
   return (
     <div className="stack slack-reading">
       <Conditions by={of.by} supportName={loop?.slackWanted?.support} />
@@ -161,6 +160,7 @@ function Reading({ step, chosen }: { readonly step: Step; readonly chosen: Chose
           step={step}
           loop={loop}
           spanMm={slack.spanMm}
+          mayWrite={reads}
           entryOf={(heard, soundId) => ({
             ...entryOf({ hz: heard.hz ?? 0 }, heard.plusMinusHz ?? 0, hereDeg),
             soundId,
@@ -244,10 +244,13 @@ function Conditions({ by, supportName }: { readonly by: Slack['by']; readonly su
 
 function useConditions() {
   const { job } = useBench().view
+  const degC = useField(`${job.id}:slack:degC`, (text) => parseDegrees(text, entryLimits('slack', 'degC')))
   return {
     support: useDraft(`${job.id}:slack:support`, ''),
     warmth: useDraft(`${job.id}:slack:warmth`, 'cold'),
-    degC: useField(`${job.id}:slack:degC`, (text) => parseDegrees(text, entryLimits('slack', 'degC'))),
+    degC,
+    // A warmth that was typed and cannot be read is never left out in silence: its message stands beside its field.
+    reads: degC.text.trim() === '' || degC.value !== undefined,
   }
 }
 
