@@ -98,9 +98,9 @@ describe('plucks over each other, hum close by, and much noise', () => {
       const tried = Array.from({ length: few }, (_, i) => tryOne(50_000 + i, set, set === 'plain' ? 0 : 5))
       const heard = tried.flatMap(({ truthHz, read }) => (read?.is === 'heard' ? [{ truthHz, read }] : []))
       expect(share(heard.map(({ truthHz, read }) => octaveWrong(read.hz, truthHz)))).toBeLessThanOrEqual(0.005)
-      expect(share(heard.map(({ truthHz, read }) => Math.abs(read.hz - truthHz) <= read.plusMinusHz))).toBeGreaterThan(
-        0.82,
-      )
+      const holds = share(heard.map(({ truthHz, read }) => Math.abs(read.hz - truthHz) <= read.plusMinusHz))
+      // Of so few, chance alone moves it by three percent.
+      expect(holds).toBeGreaterThanOrEqual(0.94 - (few < 500 ? 0.03 : 0.01))
     },
   )
 })

@@ -156,15 +156,29 @@ const FINE_SHARE = 0.002
 function noiseAt(rest: Float64Array, sampleRate: number, { hz, decay }: FittedRinging, firstHz: number): number {
   const width = Math.max(decay / Math.PI, sampleRate / rest.length)
   const reach = Math.max(6 * width, 0.4 * firstHz)
-  let [sum, count] = [0, 0]
-  for (let k = -8; k <= 8; k++) {
-    const at = hz + (k * reach) / 8
-    if (at < 15) continue
-    sum += powerAt(rest, sampleRate, at, decay)
-    count++
-  }
-  return sum / Math.max(1, count)
+  const about = powersAbout(rest, sampleRate, { hz, decay, reach })
+  // Left close to the partial it is no noise: the same run rang anew, by another pluck over it.
+  const close = powersAbout(rest, sampleRate, { hz, decay, reach: CLOSE * width })
+  const left = Math.max(...close)
+  return left > RANG_ANEW * middleOf(about) ? Math.max(meanOf(about), ANEW_COUNTS * left) : meanOf(about)
 }
+
+/** So many widths of a partial are close to it; what is left there is another pluck's where it is so much more than about it, and then counts so often: the
+ *  two pull on one another at one phase and not by chance. Fitted to simulated plucks. Ours. */
+const CLOSE = 2
+const RANG_ANEW = 7
+const ANEW_COUNTS = 5
+
+function powersAbout(
+  rest: Float64Array,
+  sampleRate: number,
+  { hz, decay, reach }: { readonly hz: number; readonly decay: number; readonly reach: number },
+): readonly number[] {
+  const places = Array.from({ length: 17 }, (_, i) => hz + ((i - 8) * reach) / 8).filter((at) => at >= 15)
+  return places.map((at) => powerAt(rest, sampleRate, at, decay))
+}
+const meanOf = (list: readonly number[]) => list.reduce((sum, one) => sum + one, 0) / Math.max(1, list.length)
+const middleOf = (list: readonly number[]) => list.toSorted((a, b) => a - b)[list.length >> 1] ?? 0
 
 function powerAt(rest: Float64Array, sampleRate: number, hz: number, decay: number): number {
   const w = (2 * Math.PI * hz) / sampleRate
