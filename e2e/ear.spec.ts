@@ -1,4 +1,4 @@
-import { mkdtempSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { simulateSound, writeWav } from '@link-count/core/ear'
@@ -107,6 +107,67 @@ test('a belt to its pitch, its screws loose and its locks in until it is set: in
   // Slack screws are no state to turn it in: the guard says so, and they are not tightened before the tension is set.
   await expect(guard(actor)).toContainText('Trim only')
   await expect(page.getByRole('button', { name: 'Grub screws tight' })).toHaveCount(0)
+})
+
+test('no microphone, none lent, no secure page, an ear that breaks: each is said, and a file or a figure serves; the recording goes out in a ZIP', async ({
+  page,
+}) => {
+  const actor = new MouseHand(page)
+  await begin(actor, '/demo/engine/launch')
+  const none = panel(page).getByRole('alert')
+  await page.evaluate(() => Object.defineProperty(window, 'isSecureContext', { value: false, configurable: true }))
+  await actor.press('Listen')
+  await expect(none).toContainText('This page is not secure')
+  await page.evaluate(() => Object.defineProperty(window, 'isSecureContext', { value: true, configurable: true }))
+  await page.evaluate(() => {
+    navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('no', 'NotAllowedError'))
+  })
+  await actor.press('Listen')
+  await expect(none).toContainText('The browser was told not to lend the microphone')
+  await page.evaluate(() => Object.defineProperty(navigator, 'mediaDevices', { value: undefined }))
+  await actor.press('Listen')
+  await expect(none).toContainText('No microphone here')
+  expect(await violations(page)).toEqual([])
+
+  const workers = /ear\.worker/
+  await page.route(workers, (route) => route.abort())
+  await actor.press('Simulated microphone')
+  await expect(none).toContainText('That sound could not be worked out')
+  await page.unroute(workers)
+  const recording = panel(page).getByLabel('Recording', { exact: true })
+  await recording.setInputFiles({ name: 'x.wav', mimeType: 'audio/wav', buffer: Buffer.from('no sound') })
+  await expect(none).toContainText('That is no WAV file that can be read')
+  await recording.setInputFiles(wav)
+  await expect(panel(page)).toContainText(/96\.[01] ± 0\.[3-9] Hz/)
+
+  // A warmth that cannot be read holds the write, and says why beside its field.
+  const write = page.getByRole('button', { name: 'Write it down, with the recording' })
+  await actor.write('How warm it is, °C', 'warmish')
+  await page.keyboard.press('Tab')
+  await expect(write).toBeDisabled()
+  await expect(panel(page).locator('.field, .mantine-TextInput-root', { hasText: 'How warm it is' })).toContainText(
+    /number/i,
+  )
+  await actor.write('How warm it is, °C', '21')
+  await write.click()
+  await expect(panel(page)).toContainText('wanted 94.0 to 98.0: as wanted')
+  await allWritten(page)
+
+  await page.goto('/demo/engine/launch')
+  await actor.open('This engine')
+  const [download] = await Promise.all([page.waitForEvent('download'), actor.press('Save this engine to a file')])
+  expect(download.suggestedFilename()).toMatch(/\.linkcount\.zip$/)
+  const buffer = readFileSync(await download.path())
+  await page.goto('/own')
+  await actor.press('Open a file')
+  await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'e.zip', mimeType: 'application/zip', buffer })
+  await actor.press('Add them')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await page.getByRole('link', { name: /^Go on: / }).first().click()
+  await actor.press('Ledger')
+  const player = page.getByLabel('Belt, plucked')
+  await expect(player).toBeVisible()
+  await expect.poll(() => player.evaluate((one: HTMLAudioElement) => one.duration)).toBeCloseTo(4.5, 1)
 })
 
 /** One belt of the two: its screws and lock in their order, its roller set and the bolt tight. */

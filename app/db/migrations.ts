@@ -59,6 +59,8 @@ export const storeVersions: readonly StoreVersion[] = [
     up: { jobs: jobTo10 },
     file: 10,
   },
+  // What follows the cams stands on the sheet and is read; a cam mark may be told nearer than by eye: nothing of before changes.
+  { version: 12, name: '012-fuel-and-spark', stores: { ...stores, summaries: summaryIndexes }, up: {}, file: 11 },
 ]
 
 /** How it came in is told in full; what came with every chain off did so before its parts were asked for. */

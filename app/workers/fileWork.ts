@@ -5,6 +5,7 @@ import { ok, type Result } from '@link-count/core/result'
 import type { WorkshopKind } from '../db'
 import type { WriteElsewhere } from '../domain/env'
 import type { FileWorker, MadeFile, OpenedFile } from './file.worker'
+import { orBroken } from './orBroken'
 
 interface Started {
   readonly worker: Remote<FileWorker>
@@ -15,13 +16,9 @@ interface Started {
 
 function start(): Started {
   const raw = new Worker(new URL('./file.worker.ts', import.meta.url), { type: 'module' })
-  const broken = new Promise<never>((_resolve, reject) =>
-    raw.addEventListener('error', ({ message }) => reject(new Error(message || 'the worker did not start'))),
-  )
-  broken.catch(() => undefined)
   return {
     worker: wrap<FileWorker>(raw),
-    answer: (work) => Promise.race([work, broken]),
+    answer: orBroken(raw),
     end: () => raw.terminate(),
   }
 }

@@ -1,6 +1,7 @@
 import { wrap, type Remote } from 'comlink'
 import type { WorkshopKind } from '../db'
 import type { EngineSummary } from '../domain/summaries'
+import { orBroken } from './orBroken'
 import type { SummaryWorker } from './summary.worker'
 
 export interface Summariser {
@@ -14,12 +15,9 @@ export interface Summariser {
 export function startSummariser(kind: WorkshopKind): Summariser {
   const raw = new Worker(new URL('./summary.worker.ts', import.meta.url), { type: 'module' })
   const worker: Remote<SummaryWorker> = wrap<SummaryWorker>(raw)
-  const broken = new Promise<never>((_resolve, reject) =>
-    raw.addEventListener('error', ({ message }) => reject(new Error(message || 'the worker did not start'))),
-  )
-  broken.catch(() => undefined)
+  const answer = orBroken(raw)
   return {
-    summarise: (engineId) => Promise.race([worker.summarise(kind, engineId), broken]),
+    summarise: (engineId) => answer(worker.summarise(kind, engineId)),
     end: () => raw.terminate(),
   }
 }

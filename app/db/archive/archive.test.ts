@@ -2,6 +2,7 @@ import { strToU8, zipSync } from 'fflate'
 import { describe, expect, test } from 'vitest'
 import { entrySchema, type Records } from '@link-count/core/model'
 import { makeFile, MOST_FILE_BYTES, parseFile } from '@link-count/core/file'
+import { writeWav } from '@link-count/core/ear'
 import { fileMigrations } from '../migrations'
 import version2 from '../fixtures/version-2.json'
 import { pictureType, readArchive, writeArchive } from '.'
@@ -59,6 +60,18 @@ test('pictures travel beside the JSON in a ZIP', async () => {
   expect(new Uint8Array((await picture?.blob.arrayBuffer()) ?? new ArrayBuffer())).toEqual(
     new Uint8Array(await png.arrayBuffer()),
   )
+})
+
+const wav = new Blob([writeWav({ samples: new Float32Array(400), sampleRate: 8000 }) as Uint8Array<ArrayBuffer>], {
+  type: 'audio/wav',
+})
+
+test('recordings travel with it too, and come back as they were', async () => {
+  const saved = await save(wav)
+  const archive = await readArchive(saved.blob, { migrations: [] })
+  if (!archive.ok) throw new Error(archive.error.code)
+  expect(archive.value.picturesMissing).toBe(0)
+  expect(archive.value.pictures[0]?.blob).toMatchObject({ type: 'audio/wav', size: wav.size })
 })
 
 test('a picture that is lost is counted, one that cannot be shown is refused', async () => {

@@ -2,7 +2,7 @@ import { MOST_FILE_BYTES, parseFile, type FileError, type NamedMigration } from 
 import type { LinkCountFile } from '@link-count/core/model'
 import { err, ok, type Result } from '@link-count/core/result'
 import type { PictureRow } from '../../domain/env'
-import { isShown, pictureType } from './pictureType'
+import { isShown, PICTURE_ENDINGS, pictureType } from './pictureType'
 import { unzip } from './unzip'
 
 export const MOST_PICTURE_BYTES = 30_000_000
@@ -22,7 +22,7 @@ export interface ReadWith {
   readonly shown?: (blob: Blob) => Promise<boolean>
 }
 
-const PICTURE = /^pictures\/([A-Za-z0-9_-]{1,64})\.(?:jpg|png|webp)$/
+const PICTURE = new RegExp(`^pictures/([A-Za-z0-9_-]{1,64})\\.(?:${Object.values(PICTURE_ENDINGS).join('|')})$`)
 
 /** Reads a chosen file, JSON or ZIP: whole or not at all. Pictures are taken for what they are, not for what they are called. */
 export async function readArchive(

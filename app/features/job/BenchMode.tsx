@@ -11,6 +11,7 @@ import { countablesOf, inHandOf, sectionDraftKey } from './countSection'
 import type { JobView } from '../../domain/views'
 import { useBench } from './JobContext'
 import { moveWords } from './moveWords'
+import { SlackFigure } from './slack/SlackFigure'
 import { stepResult } from './steps'
 import { askTurn } from './askTurn'
 import { targetOfStep } from './turnPlan'
@@ -33,6 +34,7 @@ export function BenchMode({ step, onLeave }: { readonly step: Step; readonly onL
   const self = useRef<HTMLDivElement>(null)
   useAloneOnScreen(self)
   const target = targetOfStep(step, view)
+  const slackOf = step.kind === 'slackFound' ? 'found' : step.kind === 'slackSet' ? 'set' : undefined
   const status = view.steps.find((one) => one.step === step)?.status
   const move = firstMove(step, view, side)
   const said = move ?? (target ? askTurn({ to: target }, view, side).words : undefined)
@@ -61,6 +63,8 @@ export function BenchMode({ step, onLeave }: { readonly step: Step; readonly onL
           >
             {n}
           </button>
+        ) : slackOf ? (
+          <SlackFigure phase={slackOf} />
         ) : (
           <p className="bench-mode-words">{said ?? (status ? stepResult(step, status, view) : undefined) ?? ''}</p>
         )}

@@ -108,12 +108,18 @@ export function slackFigureWords({ by, mm, links, twistDeg, hz, felt }: Slack): 
 }
 
 /** A figure of slack in the unit of its way, both units where it is a length. */
-export function slackValueWords(by: Slack['by'], value: number): string {
+export const slackValueWords = (by: Slack['by'], value: number): string =>
+  slackShortWords(by, value) + (by in OTHER_UNITS ? '' : ` (${formatInches(value)})`)
+
+/** The same in one unit, short enough to be large. */
+export function slackShortWords(by: Slack['by'], value: number): string {
   if (by === 'links') return `${fixed(value, 2)} ${value === 1 ? 'link' : 'links'}`
   if (by === 'twist') return `${fixed(value, 0)}°`
   if (by === 'pitch') return `${fixed(value, 1)} Hz`
-  return `${formatMm(value, 1)} (${formatInches(value)})`
+  return formatMm(value, 1)
 }
+
+const OTHER_UNITS = { links: true, twist: true, pitch: true }
 
 const JUDGED = { tooTight: 'too tight', in: 'as wanted', tooSlack: 'too slack' } as const
 

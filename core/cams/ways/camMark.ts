@@ -12,6 +12,9 @@ export const camMarkShape = entryShape('camMark', "A camshaft's mark brought to 
   phase: field.phase,
   approach: field.approach,
   wheelDeg: field.onWheel('Where the wheel stands when the mark meets'),
+  withinDeg: field
+    .between('How near its meeting could be told, crank degrees either way; missing = by eye', 0.2, 10)
+    .optional(),
 })
 
 /** A mark brought to a pointer by eye, crank degrees, one sigma. Common practice, no source. */
@@ -32,16 +35,17 @@ export const camMarkLateness = ({
 export const camMark: CamWay<'camMark'> = {
   shaftOf: (_sheet, { shaftId }) => shaftId,
   thingOf: ({ shaftId }) => shaftId,
-  lateness: withZero(({ sheet, zero, wheelSigmaAt }, { markId, wheelDeg }) => {
+  lateness: withZero(({ sheet, zero, wheelSigmaAt }, { markId, wheelDeg, withinDeg }) => {
     const mark = partsOf(sheet).mark(markId)
     const member = partsOf(sheet).member(mark?.memberId)
     const shaft = partsOf(sheet).shaft(member?.shaftId)
     const perTurn = shaft ? Math.abs(ratioValue(readDrive(sheet).ratioOf(shaft))) : 1
-    // Where somebody was asked how exact the mark is, that goes with what the eye leaves.
+    const judged = withinDeg === undefined ? MARK_BY_EYE_SIGMA_DEG : withinDeg / 2
+    // Where somebody was asked how exact the mark is, that goes with what the judging leaves.
     const cut = mark?.exact ? cutSigmaDeg(mark.exact, member?.teeth?.value) / perTurn : 0
     return {
       latenessDeg: camMarkLateness({ wheelDeg, zero, poseDeg: markPoseDeg(sheet, mark) }),
-      sigmaDeg: Math.hypot(MARK_BY_EYE_SIGMA_DEG, cut, wheelSigmaAt(wheelDeg), zero.sigmaDeg),
+      sigmaDeg: Math.hypot(judged, cut, wheelSigmaAt(wheelDeg), zero.sigmaDeg),
     }
   }),
   leansOnWheel: true,

@@ -1,13 +1,11 @@
-import { Button, TextInput } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { sheetLimits, TIGHTENER_KINDS, type Member, type Tightener } from '@link-count/core/model'
-import { useDraft } from '../../../ui/fields'
 import { Fold } from '../../../ui/Fold'
 import { inSentence, tightenerWords } from '../../../ui/wording'
-import { useFigureKey } from '../ChosenPart'
 import { patchMember, withValue } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
 import { DegField, ForceField, MmField } from '../TrustedField'
-import { Choice } from './fields'
+import { Choice, WordsField } from './fields'
 
 /** How a tensioner tightens: its kind, its turn and from where that is told, and the few figures of its kind. */
 export function TightenerFields({ member }: { readonly member: Member }) {
@@ -74,7 +72,8 @@ export function TightenerFields({ member }: { readonly member: Member }) {
                 apply(patch((one) => withValue(one, 'oilFilled', is === 'notSaid' ? undefined : is === 'yes')))
               }
             />
-            <Words
+            <WordsField
+              mayBeEmpty
               id={`renew-${member.id}`}
               label="Renewed with it"
               value={tightener.renewWith ?? ''}
@@ -153,7 +152,8 @@ function Plates({
     <>
       {plates.map((plate, i) => (
         <div key={i} className="panel-group">
-          <Words
+          <WordsField
+            mayBeEmpty
             id={`plate-${member.id}-${i}-place`}
             label={`${plate.name}: where it belongs, which way round`}
             value={plate.place}
@@ -178,35 +178,5 @@ function Plates({
         </Button>
       )}
     </>
-  )
-}
-
-/** Words that may be empty, saved when the field is left. */
-function Words({
-  id,
-  label,
-  value,
-  change,
-}: {
-  readonly id: string
-  readonly label: string
-  readonly value: string
-  readonly change: (text: string) => ReturnType<typeof patchMember>
-}) {
-  const { apply } = useSheetEditor()
-  const draft = useDraft(useFigureKey(id), value)
-  const leave = () => {
-    const text = draft.text.trim()
-    if (text !== value) void apply(change(text), [draft])
-    else draft.drop()
-  }
-  return (
-    <TextInput
-      label={label}
-      value={draft.text}
-      onChange={(event) => draft.setText(event.currentTarget.value)}
-      onBlur={leave}
-      maxLength={120}
-    />
   )
 }

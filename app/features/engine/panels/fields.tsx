@@ -38,23 +38,25 @@ export function Choice<V extends string>({
   )
 }
 
-/** Plain words on the sheet: saved when the field is left; an empty one goes back to what it was. */
+/** Plain words on the sheet: saved when the field is left; an empty one goes back to what it was, where it may not be empty. */
 export function WordsField({
   id,
   label,
   value,
   change,
+  mayBeEmpty = false,
 }: {
   id: string
   label: string
   value: string
   change: (text: string) => SheetChange
+  mayBeEmpty?: boolean
 }) {
   const { apply } = useSheetEditor()
   const draft = useDraft(useFigureKey(id), value)
   const leave = () => {
     const text = draft.text.trim()
-    if (text !== '' && text !== value) void apply(change(text), [draft])
+    if ((text !== '' || mayBeEmpty) && text !== value) void apply(change(text), [draft])
     else draft.drop()
   }
   return (
@@ -63,7 +65,7 @@ export function WordsField({
       value={draft.text}
       onChange={(event) => draft.setText(event.currentTarget.value)}
       onBlur={leave}
-      maxLength={60}
+      maxLength={mayBeEmpty ? 120 : 60}
     />
   )
 }

@@ -45,11 +45,11 @@ export function Ear({
   const wanted = loop.slackWanted?.by === 'pitch' ? loop.slackWanted : undefined
   const target = wanted?.least && wanted.most ? (wanted.least.value + wanted.most.value) / 2 : 96
   const write = async (sound: Sound, together: Together) => {
-    const blob = await asWav(sound)
     const said = { caption: `${loop.name}, plucked`, stepId: step.id }
-    const done = await attempt('The recording', () =>
-      dispatch(addSound(view.job.id, blob, said, (soundId) => [entryOf(together, soundId)])),
-    )
+    const done = await attempt('The recording', async () => {
+      const blob = await asWav(sound)
+      return dispatch(addSound(view.job.id, blob, said, (soundId) => [entryOf(together, soundId)]))
+    })
     if (done) clear()
   }
   const count = view.entries.length

@@ -34,14 +34,20 @@ export function useEar(canBe: CanBe | undefined) {
     },
     [],
   )
-  const ear = () => (work.current ??= startEar()).ear
+  const ear = () => (work.current ??= startEar())
+  // One that broke answers nothing more: the next sound gets another.
+  const failed = () => {
+    work.current?.end()
+    work.current = undefined
+    setState({ is: 'none', why: 'notHeard' })
+  }
   const judge = async (sound: Sound, from: 'microphone' | 'file' | 'simulated') => {
     setState({ is: 'working' })
     try {
-      const { plucks } = await ear().listen(sound.samples, sound.sampleRate, canBe)
+      const { plucks } = await ear().listen(sound, canBe)
       setState({ is: 'heard', sound, together: combinePlucks(plucks), from })
     } catch {
-      setState({ is: 'none', why: 'notHeard' })
+      failed()
     }
   }
   const stop = async () => {
@@ -64,18 +70,27 @@ export function useEar(canBe: CanBe | undefined) {
       if (samples.length > MOST_S * sampleRate) return void stop()
       if (busy.current) return
       busy.current = true
-      const { plucks } = await ear().listen(samples, sampleRate, canBe)
+      try {
+        together = combinePlucks((await ear().listen({ samples, sampleRate }, canBe)).plucks)
+      } catch {
+        // What was heard is judged when listening stops, and says then that it could not be.
+        work.current?.end()
+        work.current = undefined
+      }
       busy.current = false
-      together = combinePlucks(plucks)
     }
     void look()
     timer.current = setInterval(() => void look(), LOOK_MS)
   }
   const open = async (file: File) => {
     setState({ is: 'working' })
-    const read = await ear().read(file)
-    if (!read.ok) return setState({ is: 'none', why: read.error.code })
-    await judge(read.value, 'file')
+    try {
+      const read = await ear().read(file)
+      if (!read.ok) return setState({ is: 'none', why: read.error.code })
+      await judge(read.value, 'file')
+    } catch {
+      failed()
+    }
   }
   const simulate = (hz: number, seed: number) => judge(simulatedSound(hz, seed), 'simulated')
   const asWav = (sound: Sound) => ear().write(sound)

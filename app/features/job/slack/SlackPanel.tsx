@@ -1,34 +1,19 @@
-import { Button, NativeSelect, SegmentedControl, TextInput } from '@mantine/core'
+import { Button, NativeSelect } from '@mantine/core'
 import { holdsTight, type JobState } from '@link-count/core/ledger'
-import {
-  entryLimits,
-  type BuildSheet,
-  type Condition,
-  type EntryOf,
-  type NewEntry,
-  type Phase,
-} from '@link-count/core/model'
+import type { BuildSheet, Condition, EntryOf, NewEntry, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
-import { SLACK_PLUS_MINUS, TWIST_PLUS_MINUS_DEG } from '@link-count/core/tension'
-import { fixed, parseDegrees } from '@link-count/core/units'
-import { LengthInput, useDraft, useField, useLengthField, type Taken } from '../../../ui/fields'
+import { fixed } from '@link-count/core/units'
+import { useDraft } from '../../../ui/fields'
 import { Fold } from '../../../ui/Fold'
-import {
-  feltWords,
-  nounsOf,
-  numberWords,
-  placeAlongWords,
-  readWithWords,
-  runWords,
-  slackWayWords,
-  turnsOn,
-} from '../../../ui/wording'
+import { nounsOf, placeAlongWords, readWithWords, runWords, slackWayWords, turnsOn } from '../../../ui/wording'
 import { askTurn } from '../askTurn'
 import { Ear } from '../ear/Ear'
 import { useBench } from '../JobContext'
+import { Conditions, useConditions } from './Conditions'
 import { SlackTable } from './SlackTable'
 import { SlackVerdict } from './SlackVerdict'
+import { useFigure, type Values } from './useFigure'
 import { runKey, useRound, type ChosenRound } from './useRound'
 import './slack.css'
 
@@ -200,130 +185,3 @@ function tensionerCondition(sheet: BuildSheet, state: JobState, loopId: string):
   if (own.length === 0) return []
   return [own.every(({ id }) => holdsTight(state.tensioners[id] ?? 'out')) ? 'tensionerReleased' : 'tensionerHeld']
 }
-
-/** What was fitted, and how warm it was: kept for the next reading. */
-function Conditions({ by, supportName }: { readonly by: Slack['by']; readonly supportName: string | undefined }) {
-  const { support, warmth, degC } = useConditions()
-  return (
-    <>
-      <div className="row">
-        <SegmentedControl
-          aria-label={supportName ?? 'Everything that belongs on'}
-          value={support.text}
-          onChange={support.setText}
-          data={[
-            { value: 'fitted', label: `${supportName ?? 'All'} fitted` },
-            { value: 'missing', label: 'Not all fitted' },
-          ]}
-        />
-        <SegmentedControl
-          aria-label="The engine is"
-          value={warmth.text}
-          onChange={warmth.setText}
-          data={[
-            { value: 'cold', label: 'Cold' },
-            { value: 'hot', label: 'Hot' },
-          ]}
-        />
-      </div>
-      {by === 'pitch' && (
-        <TextInput
-          label="How warm it is, °C"
-          description="A target in hertz is for its own run, place of the crank and warmth."
-          inputMode="decimal"
-          maxLength={8}
-          value={degC.text}
-          onChange={(event) => degC.setText(event.currentTarget.value)}
-          onBlur={degC.leave}
-          error={degC.text.trim() !== '' && degC.error && numberWords(degC.error)}
-        />
-      )}
-    </>
-  )
-}
-
-function useConditions() {
-  const { job } = useBench().view
-  const degC = useField(`${job.id}:slack:degC`, (text) => parseDegrees(text, entryLimits('slack', 'degC')))
-  return {
-    support: useDraft(`${job.id}:slack:support`, ''),
-    warmth: useDraft(`${job.id}:slack:warmth`, 'cold'),
-    degC,
-    // A warmth that was typed and cannot be read is never left out in silence: its message stands beside its field.
-    reads: degC.text.trim() === '' || degC.value !== undefined,
-  }
-}
-
-type Values = Partial<Pick<Slack, 'mm' | 'links' | 'twistDeg' | 'hz' | 'felt'>>
-
-interface Figure {
-  readonly input: (label: string, onEnter: () => void) => React.ReactNode
-  readonly take: () =>
-    | {
-        readonly values: Values
-        readonly plusMinus: number
-        readonly typed?: string
-        readonly fields: readonly Taken[]
-      }
-    | undefined
-}
-
-/** The field that goes with a way of judging. */
-function useFigure({ of: { by } }: ChosenRound, key: string): Figure {
-  const { job } = useBench().view
-  const tool = useDraft(`${job.id}:slack:with`, 'finger')
-  const mm = useLengthField(`${key}:mm`, entryLimits('slack', 'mm'))
-  const number = useField(`${key}:${by}`, (text) => parseDegrees(text, numberLimits(by)))
-  const felt = useDraft(`${key}:felt`, 'movable')
-  const off = SLACK_PLUS_MINUS[tool.text as Slack['with']] ?? SLACK_PLUS_MINUS.finger
-  if (by === 'feel')
-    return {
-      input: (label) => (
-        <NativeSelect
-          label={label}
-          value={felt.text}
-          onChange={(event) => felt.setText(event.currentTarget.value)}
-          data={Object.entries(feltWords).map(([value, name]) => ({ value, label: name }))}
-        />
-      ),
-      take: () => ({ values: { felt: felt.text as NonNullable<Slack['felt']> }, plusMinus: 0, fields: [] }),
-    }
-  if (by === 'links' || by === 'twist' || by === 'pitch')
-    return {
-      input: (label, onEnter) => (
-        <TextInput
-          label={label}
-          placeholder={by === 'links' ? '1/2' : by === 'twist' ? '90' : '96.2'}
-          inputMode="decimal"
-          maxLength={16}
-          value={number.text}
-          onChange={(event) => number.setText(event.currentTarget.value)}
-          onBlur={number.leave}
-          onKeyDown={(event) => event.key === 'Enter' && onEnter()}
-          error={number.error && numberWords(number.error)}
-        />
-      ),
-      take: () => {
-        number.ask()
-        const { value } = number
-        if (value === undefined) return undefined
-        const values = by === 'links' ? { links: value } : by === 'twist' ? { twistDeg: value } : { hz: value }
-        const plusMinus = by === 'links' ? off.links : by === 'twist' ? TWIST_PLUS_MINUS_DEG : value * TYPED_PITCH_SHARE
-        return { values, plusMinus, typed: number.said, fields: [number] }
-      },
-    }
-  return {
-    input: (label, onEnter) => <LengthInput field={mm} label={label} example="4.8 mm, 3/16 in" onEnter={onEnter} />,
-    take: () => {
-      mm.ask()
-      if (!mm.value) return undefined
-      return { values: { mm: mm.value.value }, plusMinus: off.mm, typed: mm.said, fields: [mm] }
-    },
-  }
-}
-
-/** A pitch that was typed and not listened to here, two sigma of it. Ours. */
-const TYPED_PITCH_SHARE = 0.01
-
-const numberLimits = (by: Slack['by']) =>
-  entryLimits('slack', by === 'links' ? 'links' : by === 'twist' ? 'twistDeg' : 'hz')

@@ -21,7 +21,7 @@ export const camWayWords: Record<TimingWitness['kind'], string> = {
 
 export const camLines = {
   camMark: (entry, { wheel }) =>
-    `Cam mark ${phaseWords[entry.phase]}, wheel ${wheel(entry, entry.wheelDeg, 2)}${entry.approach === 'against' ? ', came to it backwards' : ''}`,
+    `Cam mark ${phaseWords[entry.phase]}, wheel ${wheel(entry, entry.wheelDeg, 2)}${entry.withinDeg === undefined ? '' : `, judged to ± ${fixed(entry.withinDeg, 1)}°`}${entry.approach === 'against' ? ', came to it backwards' : ''}`,
   camAtMark: (entry, { sheet, wheel, nameOf }) => {
     const { shaftId, phase, crank, off } = entry
     const mark = crank.by === 'mark' ? crankMarkOf(sheet, crank.markId) : undefined

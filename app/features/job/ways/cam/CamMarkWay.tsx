@@ -3,9 +3,9 @@ import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { isSaid } from '@link-count/core/cams'
 import { latenessOn } from '@link-count/core/ledger'
-import type { Approach } from '@link-count/core/model'
+import { entryLimits, type Approach } from '@link-count/core/model'
 import { formatLateness } from '@link-count/core/units'
-import { useWheelField, WheelInput } from '../../../../ui/fields'
+import { DegreesInput, useDegreesField, useWheelField, WheelInput } from '../../../../ui/fields'
 import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import type { CamWayProps } from './way'
@@ -15,6 +15,7 @@ export function CamMarkWay({ step, shaft, phase }: CamWayProps) {
   const { view, side, say } = useBench()
   const { state, sheet, job } = view
   const field = useWheelField(`${job.id}:${step.id}:cam-mark`, state.degreeWheel)
+  const within = useDegreesField(`${job.id}:${step.id}:cam-mark-within`, entryLimits('camMark', 'withinDeg'))
   const [approach, setApproach] = useState<Approach>('running')
   const mark = sheet.marks.find(
     ({ memberId, cutFor }) =>
@@ -24,13 +25,23 @@ export function CamMarkWay({ step, shaft, phase }: CamWayProps) {
   if (!mark) return <p>The build sheet has no mark on this camshaft.</p>
   const meets = { mark: inSentence(mark.name), meets: mark.meets || 'its pointer' }
   const until = askTurn({ untilMarkMeets: meets }, view, side)
+  const unread = within.text.trim() !== '' && within.value === undefined
   const read =
-    field.value === undefined
+    field.value === undefined || unread
       ? undefined
-      : ({ kind: 'camMark', shaftId: shaft.id, markId: mark.id, phase, approach, wheelDeg: field.value } as const)
+      : ({
+          kind: 'camMark',
+          shaftId: shaft.id,
+          markId: mark.id,
+          phase,
+          approach,
+          wheelDeg: field.value,
+          ...(within.value === undefined ? {} : { withinDeg: within.value }),
+        } as const)
   const said = read && latenessOn(sheet, state.zeros.frames.at(-1), read)
   const write = () => {
     field.ask()
+    if (unread) within.ask()
     if (!read) return
     void say({ ...read, typed: [{ field: 'wheel', text: field.text }], stepId: step.id }, [field])
   }
@@ -42,6 +53,13 @@ export function CamMarkWay({ step, shaft, phase }: CamWayProps) {
         scale={state.degreeWheel}
         label="The degree wheel reads"
         description={said && isSaid(said) ? `The cam is ${formatLateness(said.latenessDeg)} at the crank` : undefined}
+        onEnter={write}
+      />
+      <DegreesInput
+        field={within}
+        label="How near the meeting could be told, ± degrees"
+        description="Empty: by eye, ± 1°. A fine line under a lens can be told nearer."
+        placeholder="1"
         onEnter={write}
       />
       <SegmentedControl
