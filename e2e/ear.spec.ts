@@ -152,6 +152,11 @@ test('no microphone, none lent, no secure page, an ear that breaks: each is said
   await write.click()
   await expect(panel(page)).toContainText('wanted 94.0 to 98.0: as wanted')
   await allWritten(page)
+  await actor.press('Bench mode')
+  const large = page.getByRole('dialog', { name: 'Bench mode' })
+  await expect(large).toContainText('96.')
+  await expect(large).toContainText('wanted 94.0 to 98.0: as wanted')
+  await actor.press('Leave bench mode')
 
   await page.goto('/demo/engine/launch')
   await actor.open('This engine')
