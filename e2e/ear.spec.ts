@@ -168,7 +168,10 @@ test('no microphone, none lent, no secure page, an ear that breaks: each is said
   await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'e.zip', mimeType: 'application/zip', buffer })
   await actor.press('Add them')
   await expect(page.getByRole('dialog')).toHaveCount(0)
-  await page.getByRole('link', { name: /^Go on: / }).first().click()
+  await page
+    .getByRole('link', { name: /^Go on: / })
+    .first()
+    .click()
   await actor.press('Ledger')
   const player = page.getByLabel('Belt, plucked')
   await expect(player).toBeVisible()
