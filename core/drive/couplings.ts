@@ -1,6 +1,7 @@
 import type { BuildSheet, Coupling, Member, Shaft } from '../model/buildSheet'
 import { partsOf } from '../sheet'
 import { ratioValue } from '../units'
+import { placesOfTwoRows, type PlacesMoved } from './placesOfTwoRows'
 import { toothWorth } from './sprocket'
 import { ratioOfShaft, walkDrive } from './walkDrive'
 
@@ -58,29 +59,16 @@ export function couplingShift(
 
 /** The places on that bring a lateness nearest to nothing, the fewest of equal ones, and what is then left. With two ends of different
  *  counts every sum of both is tried. Crank degrees. */
-export function bestPlaces(
-  sheet: BuildSheet,
-  coupling: Coupling,
-  latenessDeg: number,
-): { readonly steps: number; readonly stepsTo: number; readonly leftoverDeg: number } | undefined {
+export function bestPlaces(sheet: BuildSheet, coupling: Coupling, latenessDeg: number): PlacesMoved | undefined {
   const { from, to } = couplingWorth(sheet, coupling)
   if (!from) return undefined
   const ownPlaces = gearsOf(sheet, coupling)?.driven.teeth ?? coupling.positions
   const [places, placesTo] = [ownPlaces?.value ?? 1, to ? (coupling.positionsTo?.value ?? 1) : 1]
-  const turnDeg = from.crankDeg * places
-  let best: { steps: number; stepsTo: number; leftoverDeg: number } | undefined
-  for (let stepsTo = -Math.floor(placesTo / 2); stepsTo <= placesTo / 2; stepsTo++) {
-    const rest = latenessDeg - stepsTo * (to?.crankDeg ?? 0)
-    const steps = Math.round(rest / from.crankDeg)
-    const leftoverDeg = rest - steps * from.crankDeg
-    // A whole turn of the coupling is no move at all.
-    const near = steps - Math.round((steps * from.crankDeg) / turnDeg) * places
-    const fewer = best && Math.abs(near) + Math.abs(stepsTo) < Math.abs(best.steps) + Math.abs(best.stepsTo)
-    const gain = best ? Math.abs(best.leftoverDeg) - Math.abs(leftoverDeg) : Infinity
-    if (gain > 1e-9 || (gain > -1e-9 && fewer))
-      best = { steps: near + 0, stepsTo: stepsTo + 0, leftoverDeg: leftoverDeg + 0 }
-  }
-  return best
+  return placesOfTwoRows(
+    latenessDeg,
+    { places, eachDeg: from.crankDeg },
+    { places: placesTo, eachDeg: to?.crankDeg ?? 0 },
+  )
 }
 
 /** Couplings and meshes on the way from the crank to a shaft, the nearest to the crank first. */

@@ -38,6 +38,11 @@ export const registerItems: { readonly [K in ItemKind]: RegisterItemRecord } = {
   loopAway: { turning: 'turn', reason: 'itemIn' },
   underPressure: { turning: 'doNotTurn', reason: 'itemIn', stopsCamshafts: true },
   tackle: { turning: 'doNotTurn', reason: 'itemIn', stopsCamshafts: true },
+  // What a reading needs live, and has to be made safe again after it: it is turned no further than the reading wants.
+  pawlsOut: { turning: 'turn', reason: 'itemIn' },
+  earthOff: { turning: 'trim', reason: 'itemIn' },
+  ignitionOn: { turning: 'trim', reason: 'itemIn' },
+  fuelAtPressure: { turning: 'trim', reason: 'itemIn' },
   gearPin: { turning: 'trim', reason: 'itemIn' },
   other: { turning: 'trim', reason: 'itemIn' },
 }

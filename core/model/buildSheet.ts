@@ -5,6 +5,7 @@ import { handSchema, idSchema, nameSchema, sideSchema, timeSchema, trusted, trus
 import { camSchema, shimsSchema } from './sheet/cams'
 import { bankSchema, cylinderSchema } from './sheet/cylinders'
 import { adjusterSchema, couplingSchema, loopSchema, memberSchema, shaftSchema } from './sheet/drive'
+import { followerSchema } from './sheet/follower'
 import { bookCountSchema, markSchema, rimMarkSchema, witnessSchema } from './sheet/marks'
 
 export const buildSheetSchema = z.strictObject({
@@ -81,6 +82,11 @@ export const buildSheetSchema = z.strictObject({
   loops: z.array(loopSchema).max(12).describe('Chains and belts'),
   couplings: z.array(couplingSchema).max(60).describe('Gears in mesh, splines, dogs and quills'),
   adjusters: z.array(adjusterSchema).max(60).describe('What can be set'),
+  followers: z
+    .array(followerSchema)
+    .max(12)
+    .optional()
+    .describe('What follows the cams, fuel and spark; missing = none was written down'),
   cams: z.array(camSchema).max(120).describe('Lobes and what the book says of them'),
   separationDeg: trusted(z.number().min(60).max(160))
     .optional()
@@ -105,6 +111,7 @@ export type BuildSheet = z.output<typeof buildSheetSchema>
 export type { Cam } from './sheet/cams'
 export type { Cylinder } from './sheet/cylinders'
 export type { Adjuster, Coupling, Loop, Member, Shaft } from './sheet/drive'
+export type { Follower } from './sheet/follower'
 export type { BookCount, Exact, Mark, RimMark } from './sheet/marks'
 export type { Position } from './sheet/position'
 export type { Tightener } from './sheet/tightener'

@@ -1,6 +1,7 @@
 export * from './primitives'
 export * from './purposes'
 export * from './tighteners'
+export * from './followers'
 export * from './arrivals'
 export * from './schools'
 export * from './stepKinds'

@@ -4,6 +4,8 @@ export const PURPOSES = [
   'timingKept',
   'fromNothing',
   'tensionOnly',
+  'pump',
+  'spark',
   'clearances',
   'recouple',
   'findFault',

@@ -36,6 +36,12 @@ export const schoolsSchema = z
     dryRun: field
       .oneOf('Whether it is laid and turned a little once before it is laid for good', ['no', 'yes'])
       .optional(),
+    followers: field
+      .oneOf('Whether pump and spark are set last, or the pump before its chain or belt goes on', [
+        'last',
+        'beforeLoop',
+      ])
+      .optional(),
     loopGoesOn: field.oneOf('Whether the chain goes on whole, or is opened at a link', ['whole', 'opened']).optional(),
   })
   .describe('How it is done here, where good mechanics differ; missing = nobody chose')

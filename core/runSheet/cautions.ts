@@ -5,6 +5,7 @@ export type CautionId =
   | 'startingOff'
   | 'airOff'
   | 'ignitionOff'
+  | 'magnetoDead'
   | 'fuelOff'
   | 'plugsOut'
   | 'injectorsOut'
@@ -18,13 +19,14 @@ export interface Caution {
 }
 
 /** The cautions that apply to this engine, in the order they are done. Source: handbook 16. */
-export function cautionsFor({ starting, fuel }: Pick<BuildSheet, 'starting' | 'fuel'>): Caution[] {
+export function cautionsFor({ starting, fuel, followers }: Pick<BuildSheet, 'starting' | 'fuel' | 'followers'>): Caution[] {
   const gate = (id: CautionId): Caution => ({ id, gate: true })
   return [
     gate('manualFirst'),
     ...(starting === 'air' ? [gate('airOff')] : []),
     ...(starting === 'battery' ? [gate('startingOff')] : []),
     ...(fuel === 'diesel' ? [] : [gate('ignitionOff')]),
+    ...(followers?.some(({ kind }) => kind === 'magneto') ? [gate('magnetoDead')] : []),
     gate('fuelOff'),
     gate(fuel === 'diesel' ? 'injectorsOut' : 'plugsOut'),
     gate('handsClear'),

@@ -34,13 +34,24 @@ export function makeRunSheet(
 ): Step[] {
   const wants = kept ?? purposes[purpose].wants(sheet, schools)
   const listed = kept ?? (Object.keys(stepKinds) as StepKind[]).filter((kind) => wants.includes(kind))
-  const kinds = inOrder([...new Set(listed)], (kind) => stepKinds[kind])
+  const kinds = pumpFirst(
+    inOrder([...new Set(listed)], (kind) => stepKinds[kind]),
+    schools,
+  )
   return [
     ...placeAfterPlace(
       sheet,
       kinds.flatMap((kind) => stepsOfKind(sheet, kind)),
     ),
   ]
+}
+
+/** Where a pump is set before its chain or belt goes on, it is read tight after the turns all the same. */
+function pumpFirst(kinds: readonly StepKind[], { followers }: Schools): readonly StepKind[] {
+  const at = kinds.indexOf('chainOnCount')
+  if (followers !== 'beforeLoop' || at < 0 || !kinds.includes('pumpSet')) return kinds
+  const others = kinds.filter((kind) => kind !== 'pumpSet')
+  return [...others.slice(0, at), 'pumpSet', ...others.slice(at)]
 }
 
 /** The same steps, by where the crank has to stand for them. */

@@ -194,7 +194,9 @@ test('a run sheet that was kept: its kinds in its order, as far as what they nee
 })
 
 test('an engine is offered what it has steps for', () => {
-  expect(purposesOf(oneChainSheet())).toEqual(PURPOSES.filter((purpose) => purpose !== 'recouple'))
+  expect(purposesOf(oneChainSheet())).toEqual(
+    PURPOSES.filter((purpose) => !['recouple', 'pump', 'spark'].includes(purpose)),
+  )
   expect(purposesOf(sheetOf('splinedBanks'))).toContain('recouple')
   expect(purposesOf(sheetOf('gearPair'))).not.toContain('tensionOnly')
   expect(purposesOf(sheetOf('gearPair'))).not.toContain('timingKept')

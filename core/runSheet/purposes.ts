@@ -16,6 +16,7 @@ export interface PurposeRecord {
 /** True TDC and which one, unless it is worked by the marks alone. */
 const zero = ({ tdcBy }: Schools): StepKind[] => (tdcBy === 'marks' ? [] : ['trueTdc', 'whichTdc'])
 
+const FOLLOWERS_SET: StepKind[] = ['pumpSet', 'pumpTight', 'sparkSet', 'sparkTight']
 const LAID_ANEW: StepKind[] = ['poseChainOff', 'setCam', 'chainOnCount', 'tensioner', 'twoTurns']
 /** What belongs to a job with its own purpose alone. */
 const OWN: readonly StepKind[] = [
@@ -44,6 +45,8 @@ export const purposes: Readonly<Record<Purpose, PurposeRecord>> = {
       'lashFound',
       ...zero(schools),
       'asFound',
+      'pumpFound',
+      'sparkFound',
       'wear',
       'pressures',
       'card',
@@ -73,6 +76,7 @@ export const purposes: Readonly<Record<Purpose, PurposeRecord>> = {
       ...LAID_ANEW,
       ...byFigure(schools),
       ...(lashSet === 'before' ? (['lashFound'] as const) : (['lashLeft'] as const)),
+      ...FOLLOWERS_SET,
       'card',
     ],
   },
@@ -80,6 +84,15 @@ export const purposes: Readonly<Record<Purpose, PurposeRecord>> = {
     about: 'slackFound',
     proves: 'tension',
     wants: () => ['makeSafe', 'slackFound', 'tensioner', 'slackSet', 'twoTurns', 'card'],
+  },
+  // From the zero that is proved: found, set, and read again with its bolts tight.
+  pump: {
+    about: 'pumpSet',
+    wants: (_sheet, schools) => ['makeSafe', ...zero(schools), 'pumpFound', 'pumpSet', 'pumpTight', 'card'],
+  },
+  spark: {
+    about: 'sparkSet',
+    wants: (_sheet, schools) => ['makeSafe', ...zero(schools), 'sparkFound', 'sparkSet', 'sparkTight', 'card'],
   },
   // Where lash is set by shims the camshafts come out for it.
   clearances: {

@@ -15,6 +15,7 @@ export interface Schools {
   readonly turns: number
   readonly dryRun: NonNullable<ChosenSchools['dryRun']>
   readonly loopGoesOn: NonNullable<ChosenSchools['loopGoesOn']>
+  readonly followers: NonNullable<ChosenSchools['followers']>
 }
 
 /** Whose bands a late camshaft is held against; undefined where nobody chose. */
@@ -54,5 +55,6 @@ export function schoolsOf(
     turns: chosen.turns ?? PROOF_TURNS,
     dryRun: chosen.dryRun ?? 'no',
     loopGoesOn: chosen.loopGoesOn ?? 'whole',
+    followers: chosen.followers ?? 'last',
   }
 }

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid'
 import type { FiringPlaces } from '@link-count/core/cylinders'
-import type { BuildSheet, Cam, Coupling, Loop, Mark, Member, RimMark, Shaft } from '@link-count/core/model'
+import type { BuildSheet, Cam, Coupling, Follower, Loop, Mark, Member, RimMark, Shaft } from '@link-count/core/model'
 
 /* A change of the build sheet is a function from the old to the new; these make the ones that the editor needs. */
 export type SheetChange = (sheet: BuildSheet) => BuildSheet
@@ -19,6 +19,39 @@ export const patchMark = patchById<Mark>('marks')
 export const patchCoupling = patchById<Coupling>('couplings')
 export const patchBank = patchById<BuildSheet['banks'][number]>('banks')
 export const patchRimMark = patchById<RimMark>('rimMarks')
+/** A change of something that follows the cams. */
+export const patchFollower =
+  (id: string, change: (one: Follower) => Follower): SheetChange =>
+  (sheet) => ({ ...sheet, followers: (sheet.followers ?? []).map((one) => (one.id === id ? change(one) : one)) })
+
+/** What sits on a shaft that drives a pump or a magneto: put on the sheet as that, with nothing said of it yet. */
+export const addFollower =
+  (shaft: Shaft, id: string): SheetChange =>
+  (sheet) => ({
+    ...sheet,
+    followers: [
+      ...(sheet.followers ?? []),
+      {
+        id,
+        name: shaft.kind === 'pump' ? 'Injection pump' : 'Magneto',
+        kind: shaft.kind === 'pump' ? 'distributorPump' : 'magneto',
+        shaftId: shaft.id,
+        setBy: ['swing'],
+        outlets: (sheet.firingOrder?.value ?? sheet.cylinders.map((one) => one.id)).map((cylinderId) => ({
+          name: sheet.cylinders.find((one) => one.id === cylinderId)?.name ?? cylinderId,
+          cylinderId,
+        })),
+      },
+    ],
+  })
+
+export const removeFollower =
+  (id: string): SheetChange =>
+  (sheet) => {
+    const rest = (sheet.followers ?? []).filter((one) => one.id !== id)
+    return withValue(sheet, 'followers', rest.length > 0 ? rest : undefined)
+  }
+
 export const patchCylinder = patchById<BuildSheet['cylinders'][number]>('cylinders')
 
 /** The lobes that figures are written for: a valve of every cylinder, or of one. */

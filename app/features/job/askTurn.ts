@@ -17,6 +17,8 @@ export type TurnAsk =
   /** On by so much, the running way, to the next place of a round. */
   | { readonly onBy: number }
   | { readonly again: 'oneMoreTurn' | 'seatShims' | 'readAsLeft' }
+  /** Until the needle on a plunger falls no more: back, or on past the delivery before where it never goes back. */
+  | { readonly pumpZero: 'back' | 'forward' }
   /** Kept turning while a tightener is set. */
   | { readonly keepTurning: true }
 
@@ -63,6 +65,12 @@ export function askTurn(ask: TurnAsk, view: JobView, side: Side): Asked {
     )
   if ('keepTurning' in ask)
     return may(`Keep it turning ${seen}: the slack then lies at the tightener. Nobody at the chain while it turns.`)
+  if ('pumpZero' in ask)
+    return may(
+      ask.pumpZero === 'back'
+        ? `Turn back slowly, ${handWords(-1, view.sheet, side)}, seen from the ${sideName(view.sheet, side)}, until the needle falls no more. A tensioner that only its spring holds is held first. Set the dial to 0 there.`
+        : `Turn on slowly ${seen}, past the delivery before, until the needle falls no more. Set the dial to 0 there.`,
+    )
   if ('again' in ask) return may(againWords[ask.again])
   return may(readingWords[ask.forReading])
 }

@@ -18,6 +18,8 @@ export const purposeWords: Readonly<Record<Purpose, { readonly name: string; rea
   },
   fromNothing: { name: 'Time it from nothing', help: 'After a strip, or when nobody knows how it stood.' },
   tensionOnly: { name: 'Tension only', help: 'Set it, two turns by hand, look again.' },
+  pump: { name: 'Pump timing', help: 'The injection pump found, set and read tight, from a proved TDC.' },
+  spark: { name: 'Spark timing', help: 'Magneto, distributor or points found and set, from a proved TDC.' },
   clearances: { name: 'Valve clearances', help: 'As found, set, as left; camshafts out where there are shims.' },
   proveWork: {
     name: 'Prove what was done',

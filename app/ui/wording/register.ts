@@ -47,6 +47,25 @@ export const itemWords: { readonly [K in ItemKind]: ItemWords } = {
     free: 'Let the pressure off, and wait as the maker says',
   },
   tackle: { name: 'Tackle', in: 'hooked to the camshaft', takeOut: 'Tackle is off', free: 'Unhook the tackle' },
+  pawlsOut: {
+    name: 'Pawls of the impulse coupling',
+    in: 'held out',
+    takeOut: 'Pawls are free',
+    free: 'Let the pawls go',
+  },
+  earthOff: {
+    name: 'Earth wire of the magneto',
+    in: 'off, so that it is live',
+    takeOut: 'Earth wire is on',
+    free: 'Put the earth wire back',
+  },
+  ignitionOn: { name: 'Ignition', in: 'on for the lamp', takeOut: 'Ignition is off', free: 'Turn the ignition off' },
+  fuelAtPressure: {
+    name: 'Fuel',
+    in: 'at feed pressure',
+    takeOut: 'Fuel is shut',
+    free: 'Shut the fuel',
+  },
   other: { name: 'Something', in: 'in', takeOut: 'It is out', free: 'Take it out' },
 }
 

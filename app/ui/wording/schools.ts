@@ -3,7 +3,7 @@ import type { Schools } from '@link-count/core/runSheet'
 
 /** The questions in which good mechanics differ, but for how many turns and whose bands, which are numbers. */
 export type SchoolQuestion =
-  'lashSet' | 'tdcBy' | 'reversing' | 'trusts' | 'tensionBy' | 'wearBy' | 'dryRun' | 'loopGoesOn'
+  'lashSet' | 'tdcBy' | 'reversing' | 'trusts' | 'tensionBy' | 'wearBy' | 'dryRun' | 'loopGoesOn' | 'followers'
 
 type Answers<Q extends SchoolQuestion> = Readonly<
   Record<NonNullable<Schools[Q]>, { readonly name: string; readonly why: string }>
@@ -100,6 +100,17 @@ export const schoolQuestions: { readonly [Q in SchoolQuestion]: Question<Q> } = 
     answers: {
       whole: { name: 'whole', why: 'No link is opened, so every link stays sound.' },
       opened: { name: 'opened at a link', why: 'Easier to hang; the link and its clip want care.' },
+    },
+  },
+  followers: {
+    asks: 'The pump is set',
+    bearsOn: ['pumpSet'],
+    answers: {
+      last: {
+        name: 'last, from the proved timing',
+        why: 'What moves the drive moves the pump: it is read once all else holds.',
+      },
+      beforeLoop: { name: 'before its chain or belt goes on', why: 'Pinned at its place it need not be swung after.' },
     },
   },
 }

@@ -1,6 +1,7 @@
 import type { BuildSheet } from '@link-count/core/model'
 import type { CautionId, Hindrance, Step, StepKind } from '@link-count/core/runSheet'
 import { placeOfLink } from '@link-count/core/drive'
+import { followersOf } from '@link-count/core/followers'
 import { partsOf } from '@link-count/core/sheet'
 import { couplingName } from './coupling'
 import { inSentence } from './inSentence'
@@ -23,6 +24,12 @@ const titles: { readonly [K in StepKind]: string | ((noun: LoopNouns) => string)
   lashLeft: 'Lash as left',
   symptoms: 'What it does, and why',
   lookOver: 'Look it over',
+  pumpFound: 'Pump as found',
+  pumpSet: 'Set the pump',
+  pumpTight: 'Pump, read tight',
+  sparkFound: 'Spark as found',
+  sparkSet: 'Set the spark',
+  sparkTight: 'Spark, read tight',
   wear: 'Wear',
   paint: ({ loop }) => `Paint and count the ${loop}`,
   recouple: 'Re-set on the coupling',
@@ -52,6 +59,12 @@ export function stepTitle({ kind, targetIds }: Pick<Step, 'kind' | 'targetIds'>,
     poseChainOff: sheet.loops,
     chainOnCount: sheet.loops,
     tensioner: partsOf(sheet).tensioners,
+    ...Object.fromEntries(
+      (['pumpFound', 'pumpSet', 'pumpTight', 'sparkFound', 'sparkSet', 'sparkTight'] as const).map((one) => [
+        one,
+        followersOf(sheet, one.startsWith('pump') ? 'fuel' : 'spark'),
+      ]),
+    ),
   }
   const own = kind === 'poseChainOff' && placeOfLink(sheet, target ?? '') !== sheet.referencePose.crankDeg.value
   const like = (several[kind] ?? []).filter(({ id }) => kind !== 'recouple' || isRecoupled(sheet, id))
@@ -84,6 +97,8 @@ const cautions: { readonly [K in CautionId]: string | ((noun: LoopNouns) => stri
   airOff: 'Starting air shut, drained and locked out',
   startingOff: 'Battery off, starter cannot engage',
   ignitionOff: 'Ignition off and its lead earthed',
+  magnetoDead:
+    'Magneto earthed and its wire tried: it sparks without a battery, even from a small move by hand, and an impulse coupling kicks',
   fuelOff: 'Fuel shut; no vapour, no hot metal about',
   plugsOut: 'Plugs out, so that nothing is compressed when turned by hand',
   injectorsOut: 'Injectors or glow plugs out, so that nothing is compressed when turned by hand',

@@ -101,6 +101,7 @@ function itemKnown(w: World, { item, since }: ItemIn): Known {
     case 'loopAway':
     case 'heldTaut':
     case 'tabsNotBent':
+    case 'pawlsOut':
       return SAFE
     default:
       return around(w, w.stoodThen(since, w.all.length))

@@ -44,6 +44,9 @@ import { wheelKnocked, wheelKnockedShape } from './wheelKnocked'
 import { witness, witnessShape } from './witness'
 import { causeSettled, causeSettledShape } from './causeSettled'
 import { finding, findingShape } from './finding'
+import { followerMoved, followerMovedShape } from './followerMoved'
+import { followerRead, followerReadShape } from './followerRead'
+import { followerTarget, followerTargetShape } from './followerTarget'
 import { plan, planShape } from './plan'
 import { pressure, pressureShape } from './pressure'
 import { symptom, symptomShape } from './symptom'
@@ -94,6 +97,9 @@ export const ledgerShapes = [
   sheetShape,
   causeSettledShape,
   findingShape,
+  followerReadShape,
+  followerMovedShape,
+  followerTargetShape,
   planShape,
   pressureShape,
   symptomShape,
@@ -160,6 +166,9 @@ export const ledgerKinds: { readonly [K in EntryKind]: LedgerKind<K> } = {
   sheet,
   causeSettled,
   finding,
+  followerRead,
+  followerMoved,
+  followerTarget,
   plan,
   pressure,
   symptom,

@@ -23,6 +23,10 @@ export const itemKind = field.oneOf('What was put in, on or left undone', [
   'loopAway',
   'underPressure',
   'tackle',
+  'pawlsOut',
+  'earthOff',
+  'ignitionOn',
+  'fuelAtPressure',
   'other',
 ])
 

@@ -2,6 +2,7 @@ import type { StepKind } from '../../model/stepKinds'
 import { asFound } from './asFound'
 import { card } from './card'
 import { chainOnCount } from './chainOnCount'
+import { pumpFound, pumpSet, pumpTight, sparkFound, sparkSet, sparkTight } from './followers'
 import { lashFound, lashLeft } from './lash'
 import { makeSafe } from './makeSafe'
 import { poseChainOff } from './poseChainOff'
@@ -30,6 +31,8 @@ export const stepKinds = {
   trueTdc,
   whichTdc,
   asFound,
+  pumpFound,
+  sparkFound,
   wear,
   paint,
   poseChainOff,
@@ -41,6 +44,10 @@ export const stepKinds = {
   slackSet,
   twoTurns,
   lashLeft,
+  pumpSet,
+  pumpTight,
+  sparkSet,
+  sparkTight,
   pressures,
   card,
 } satisfies Record<StepKind, StepKindRecord>

@@ -28,6 +28,10 @@ export type Given =
   | 'timingLeft'
   | 'lashLeft'
   | 'pressed'
+  | 'pumpFound'
+  | 'pumpSet'
+  | 'sparkFound'
+  | 'sparkSet'
 
 /** Where the crank has to stand for a step. Crank degrees on the cycle. */
 export interface CrankPlace {

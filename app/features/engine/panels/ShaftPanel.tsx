@@ -3,9 +3,13 @@ import { inSentence } from '../../../ui/wording'
 import { readDrive } from '@link-count/core/drive'
 import type { Coupling, Shaft } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
+import { shaftsToOffer } from '@link-count/core/followers'
+import { nanoid } from 'nanoid'
+import { useChosenPart } from '../ChosenPart'
+import { partKey } from '../parts/engineParts'
 import { addCoupling, addGearOn, addHub, removeShaft } from '../bendDrive'
 import { PlaceFields } from './PlaceFields'
-import { patchShaft, withValue } from '../sheetChanges'
+import { addFollower, patchShaft, withValue } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
 import { Choice, Fields, WordsField } from './fields'
 import { LoopFrom } from './LoopFrom'
@@ -60,6 +64,7 @@ export function ShaftPanel({ shaft }: { readonly shaft: Shaft }) {
         </>
       )}
       {!isCrank && <Place shaft={shaft} />}
+      <OnShaft shaft={shaft} />
       <div className="row">
         {own.map(({ id, name: wheel }) => (
           <PartLink key={id} kind="wheel" id={id} words={wheel} />
@@ -85,6 +90,34 @@ export function ShaftPanel({ shaft }: { readonly shaft: Shaft }) {
       {!isCrank && <JoinTo shaft={shaft} />}
       <LoopFrom shaft={shaft} />
     </Fields>
+  )
+}
+
+/** What sits on a shaft that drives fuel or spark; offered where nothing was written down. */
+function OnShaft({ shaft }: { shaft: Shaft }) {
+  const { sheet, apply } = useSheetEditor()
+  const { choose } = useChosenPart()
+  const own = (sheet.followers ?? []).filter(({ shaftId }) => shaftId === shaft.id)
+  const offered = shaftsToOffer(sheet).some(({ id }) => id === shaft.id) || (shaft.kind === 'cam' && own.length === 0)
+  const add = async () => {
+    const id = nanoid(10)
+    if (await apply(addFollower(shaft, id))) choose(partKey('follower', id))
+  }
+  return (
+    <div className="row">
+      {own.map(({ id, name }) => (
+        <PartLink key={id} kind="follower" id={id} words={name} />
+      ))}
+      {offered && (
+        <button type="button" className="link" onClick={() => void add()}>
+          {shaft.kind === 'pump'
+            ? 'Write down the pump on it'
+            : shaft.kind === 'magneto'
+              ? 'Write down the magneto or distributor on it'
+              : 'It works fuel pumps or a breaker: write them down'}
+        </button>
+      )}
+    </div>
   )
 }
 

@@ -10,6 +10,7 @@ import { CouplingPanel } from '../panels/CouplingPanel'
 import { CrankPanel } from '../panels/CrankPanel'
 import { BankPanel, CylinderPanel, FiringPanel } from '../panels/CylinderPanels'
 import { CountsPanel, LoopPanel } from '../panels/LoopPanel'
+import { FollowerPanel } from '../panels/follower/FollowerPanel'
 import { MarkPanel } from '../panels/MarkPanel'
 import { PlainPanel } from '../panels/PlainPanel'
 import { RimMarkPanel, RimPanel } from '../panels/RimPanels'
@@ -39,6 +40,11 @@ const panels: Readonly<Record<PartKind, (sheet: BuildSheet, id: string) => React
   counts: (sheet, id) => of(partsOf(sheet).loop(id), (loop) => <CountsPanel loop={loop} />),
   coupling: (sheet, id) => of(partsOf(sheet).coupling(id), (coupling) => <CouplingPanel coupling={coupling} />),
   cylinder: (sheet, id) => of(partsOf(sheet).cylinder(id), (cylinder) => <CylinderPanel cylinder={cylinder} />),
+  follower: (sheet, id) =>
+    of(
+      sheet.followers?.find((one) => one.id === id),
+      (follower) => <FollowerPanel follower={follower} />,
+    ),
   bank: (sheet, id) =>
     of(
       sheet.banks.find((one) => one.id === id),

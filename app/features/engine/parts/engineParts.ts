@@ -1,7 +1,7 @@
 import { readDrive } from '@link-count/core/drive'
 import type { BuildSheet, Member } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
-import { couplingName, inSentence, nounsOf, upperFirst } from '../../../ui/wording'
+import { couplingName, followerKindWords, inSentence, nounsOf, upperFirst } from '../../../ui/wording'
 
 export type PartKind =
   | 'running'
@@ -14,6 +14,7 @@ export type PartKind =
   | 'loop'
   | 'counts'
   | 'coupling'
+  | 'follower'
   | 'crank'
   | 'bank'
   | 'cylinder'
@@ -146,7 +147,15 @@ function drive(sheet: BuildSheet): Made[] {
     figures: `${parts.shaft(coupling.fromId)?.name ?? ''} to ${parts.shaft(coupling.toId)?.name ?? ''}, joined by splines dogs places first end other end`,
     view: 'drive',
   }))
-  return [...shafts, ...members, ...loops, ...marks, ...couplings]
+  const followers = (sheet.followers ?? []).map((one): Made => ({
+    kind: 'follower',
+    id: one.id,
+    name: one.name,
+    what: `${followerKindWords[one.kind]} on the ${inSentence(parts.shaft(one.shaftId)?.name ?? 'shaft')}`,
+    figures: `${one.name} fuel spark pump magneto distributor points lift before TDC impulse coupling lag advance drive end slots outlets leads plugs`,
+    view: 'drive',
+  }))
+  return [...shafts, ...members, ...loops, ...marks, ...couplings, ...followers]
 }
 
 const shaftWords = {

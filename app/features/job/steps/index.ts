@@ -4,6 +4,7 @@ import type { JobView } from '../../../domain/views'
 import { asFound } from './asFound'
 import { card } from './card'
 import { chainOnCount } from './chainOnCount'
+import { pumpFound, pumpSet, pumpTight, sparkFound, sparkSet, sparkTight } from './follower'
 import { lashFound, lashLeft } from './lash'
 import { makeSafe } from './makeSafe'
 import { poseChainOff } from './poseChainOff'
@@ -31,6 +32,8 @@ export const stepViews: Record<StepKind, StepView> = {
   trueTdc,
   whichTdc,
   asFound,
+  pumpFound,
+  sparkFound,
   wear,
   paint,
   poseChainOff,
@@ -42,6 +45,10 @@ export const stepViews: Record<StepKind, StepView> = {
   slackSet,
   twoTurns,
   lashLeft,
+  pumpSet,
+  pumpTight,
+  sparkSet,
+  sparkTight,
   pressures,
   card,
 }

@@ -1,10 +1,11 @@
 import { inSentence } from '../inSentence'
 import { gearsOf } from '@link-count/core/drive'
-import type { EntryOf, Settled } from '@link-count/core/model'
+import type { BuildSheet, EntryOf, Settled } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { formatLateness, formatMm, fixed } from '@link-count/core/units'
 import { seenOffWords } from '../byMark'
 import { placesWords } from '../coupling'
+import { figureOfWords, followerFigure, followerWithWords, whichAimWords, zeroedWords } from '../followers'
 import { itemSentence, itemWords } from '../register'
 import { runWords, slackFigureWords, springWords, turnsOn } from '../slack'
 import { movedUnitWords, tensionerStateWords } from '../tighteners'
@@ -51,6 +52,17 @@ function settledSentence(part: Settled, { partName, itemOf }: Told): string {
   }
 }
 
+const followerName = ({ followers }: BuildSheet, id: string) => followers?.find((one) => one.id === id)?.name ?? id
+
+/** How far something was moved. */
+function amountWords(amount: number, unit: EntryOf<'followerMoved'>['unit']): string {
+  const n = fixed(amount, Number.isInteger(amount) ? 0 : 2)
+  if (unit === 'mm') return `${n} mm`
+  if (unit === 'deg') return `${n}° of its own`
+  const one = unit === 'places' ? 'place' : 'tooth'
+  return `${n} ${amount === 1 ? one : unit}`
+}
+
 export const workLines = {
   item: (entry, { sheet }) =>
     entry.change === 'in'
@@ -68,6 +80,22 @@ export const workLines = {
     `Slack ${phaseWords[entry.phase]}, ${lowerName('loops', entry.loopId)}, ${runWords(entry, (id) => nameOf('members', id))}: ${slackFigureWords(entry)}${entry.turnDeg === undefined ? '' : `, ${turnsOn(entry.turnDeg)}`}${entry.support === 'missing' ? ', with a support missing' : ''}`,
   spring: ({ memberId, what, mm }, { nameOf }) =>
     `Spring of the ${inSentence(nameOf('members', memberId))}, ${springWords[what]}: ${formatMm(mm, 1)}`,
+  followerRead: (entry, { sheet, nameOf }) => {
+    const { followerId, cylinderId, phase, by, value, plusMinus, bolts, zeroed, pawls, control } = entry
+    const parts = [
+      `${followerFigure(by, value)} ${figureOfWords[by]}, cylinder ${nameOf('cylinders', cylinderId)}, ± ${followerFigure(by, plusMinus)}`,
+      followerWithWords[entry.with],
+      `bolts ${bolts}`,
+      ...(zeroed ? [zeroedWords[zeroed]] : []),
+      ...(pawls ? [pawls === 'heldOut' ? 'pawls held out' : 'pawls free'] : []),
+      ...(control ? [`control ${control}`] : []),
+    ]
+    return `${followerName(sheet, followerId)} ${phaseWords[phase]}: ${parts.join(', ')}`
+  },
+  followerMoved: ({ followerId, amount, unit, towards, cylinderId }, { sheet, nameOf }) =>
+    `${followerName(sheet, followerId)}${cylinderId ? `, cylinder ${nameOf('cylinders', cylinderId)},` : ''} moved ${amountWords(amount, unit)} ${towards === 'advance' ? 'earlier' : 'later'}`,
+  followerTarget: ({ followerId, by, value, which, reason }, { sheet }) =>
+    `${followerName(sheet, followerId)} is set to ${followerFigure(by, value)} ${figureOfWords[by]}, ${whichAimWords[which]}${reason ? `: ${reason}` : ''}`,
   adjusted: ({ words }) => `Moved: ${words}`,
   count: ({ phase, loopId, fromMarkId, toMarkId, run, counted }, { lowerName }) =>
     `Counted ${phaseWords[phase]}, ${lowerName('loops', loopId)}, from the ${lowerName('marks', fromMarkId)} to the ${lowerName('marks', toMarkId)}, ${run} run: ${counted}`,

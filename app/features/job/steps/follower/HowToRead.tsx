@@ -1,0 +1,135 @@
+import { firingDegOf } from '@link-count/core/cylinders'
+import { BETWEEN_BY_EYE_DEG, beforeTdc, betweenLines, tradeOf, type FollowerAim } from '@link-count/core/followers'
+import type { Follower, NewEntry } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
+import { fixed, formatMm } from '@link-count/core/units'
+import { Button } from '@mantine/core'
+import { followerCautions, inSentence } from '../../../../ui/wording'
+import { askTurn } from '../../askTurn'
+import { useBench } from '../../JobContext'
+import { TurnTo } from '../../TurnTo'
+
+/** How it is read, in order; each sentence that asks for the crank is asked of the guard. */
+export function HowToRead({
+  follower,
+  aim,
+  cylinderId,
+}: {
+  readonly follower: Follower
+  readonly aim: FollowerAim | undefined
+  readonly cylinderId: string
+}) {
+  const { view, side } = useBench()
+  const { sheet } = view
+  const name = partsOf(sheet).cylinder(cylinderId)?.name ?? ''
+  const firing = firingDegOf(sheet, cylinderId)
+  const wayBack = view.guard.onlyRunning || view.schools.reversing === 'never' ? 'forward' : 'back'
+  const decoys = (follower.marks ?? []).filter(({ is }) => is !== 'timing')
+  if (aim?.by === 'lift' || (!aim && tradeOf(follower) === 'fuel')) {
+    const zero = askTurn({ pumpZero: wayBack }, view, side)
+    return (
+      <>
+        <ol className="plain-list">
+          <li>Cold-start advance off. Dial in the pump, its needle pressed in by about 2 mm.</li>
+          <li className={zero.may ? undefined : 'warn'}>{zero.words}</li>
+          <li>Then up to firing TDC of cylinder {name}, one way, and read the dial.</li>
+        </ol>
+        {firing !== undefined && <TurnTo target={{ deg: firing, words: `firing TDC, cylinder ${name}` }} />}
+      </>
+    )
+  }
+  const place = aim && beforeTdc(sheet, { by: aim.by, value: aim.value, plusMinus: 0 })
+  const before = typeof place === 'object' ? place.deg : undefined
+  return (
+    <>
+      <LiveThings follower={follower} />
+      {firing !== undefined && before !== undefined && (
+        <>
+          <TurnTo
+            target={{
+              deg: (firing - before + sheet.cycleDeg) % sheet.cycleDeg,
+              words: `${fixed(before, 1)}° before firing TDC, cylinder ${name}`,
+            }}
+          />
+          <Lines beforeDeg={before} cylinderId={cylinderId} />
+        </>
+      )}
+      {decoys.length > 0 && (
+        <p className="warn">
+          No timing marks: {decoys.map(({ name: own, is }) => `${own} (${DECOYS[is]})`).join(', ')}.
+        </p>
+      )}
+    </>
+  )
+}
+
+const DECOYS = { timing: '', casting: 'a casting line', assembly: 'for assembly', version: 'of another version' }
+
+/** Where to stop, told from the lines of the rim. */
+function Lines({ beforeDeg, cylinderId }: { readonly beforeDeg: number; readonly cylinderId: string }) {
+  const { sheet } = useBench().view
+  const between = betweenLines(sheet, beforeDeg, cylinderId)
+  if (!between) return null
+  const { from, to, pastDeg, pastMm, fraction } = between
+  if (pastDeg < 0.05) return <p>It is the line “{from.name}”.</p>
+  return (
+    <p>
+      {fixed(pastDeg, 1)}°{pastMm === undefined ? '' : `, ${formatMm(pastMm, 1)} of rim,`} past the line “{from.name}”
+      {to && fraction !== undefined && `: ${fixed(fraction, 2)} of the way to “${to.name}”`}. By eye ±{' '}
+      {BETWEEN_BY_EYE_DEG}° at best.
+    </p>
+  )
+}
+
+type Live = 'pawlsOut' | 'earthOff' | 'ignitionOn' | 'fuelAtPressure'
+
+/** What has to be live or held out for a reading, on the register until it is made safe again. */
+function LiveThings({ follower }: { readonly follower: Follower }) {
+  const { view, say } = useBench()
+  const { state, sheet } = view
+  const id = (item: Live) => `${item}-${follower.id}`.slice(0, 64)
+  const isIn = (item: Live) => state.register.some(({ itemId }) => itemId === id(item))
+  const change = (item: Live): NewEntry => ({
+    kind: 'item',
+    itemId: id(item),
+    item,
+    where: inSentence(follower.name),
+    change: isIn(item) ? 'out' : 'in',
+  })
+  const spill = tradeOf(follower) === 'fuel'
+  const live: Live = spill ? 'fuelAtPressure' : follower.kind === 'magneto' ? 'earthOff' : 'ignitionOn'
+  const words: Readonly<Record<Live, readonly [string, string]>> = {
+    pawlsOut: ['Pawls are held out', 'Pawls are free again'],
+    earthOff: ['Earth wire is off, for the lamp', 'Earth wire is on again'],
+    ignitionOn: ['Ignition is on, for the lamp', 'Ignition is off again'],
+    fuelAtPressure: ['Fuel stands at feed pressure', 'Fuel is shut again'],
+  }
+  const toggle = (item: Live) => (
+    <Button variant="default" onClick={() => void say(change(item))}>
+      {words[item][isIn(item) ? 1 : 0]}
+    </Button>
+  )
+  return (
+    <>
+      {follower.setBy.includes('pointsGap') && <p>Its points gap first: it moves where it opens.</p>}
+      {sheet.starting === 'hand' && follower.kind === 'magneto' && isIn('earthOff') && (
+        <p className="caution">It is live: nobody swings it.</p>
+      )}
+      <div className="row">
+        {follower.impulse && toggle('pawlsOut')}
+        {toggle(live)}
+      </div>
+      {isIn(live) && (
+        <p className="caution">
+          {
+            {
+              fuelAtPressure: followerCautions.spill,
+              earthOff: followerCautions.lamp,
+              ignitionOn: followerCautions.coil,
+            }[live]
+          }
+        </p>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,199 @@
+import { describe, expect, test } from 'vitest'
+import { makeRunSheet, schoolsOf, statusOf } from '../runSheet'
+import { PART_IDS as ids } from '../starters'
+import type { BuildSheet, Follower, NewEntry } from '../model'
+import { makeRandom } from '../random'
+import { chain, CYL, firstJob, halfProved, madeSafe, oneChainSheet, stateAfter } from '../testing/oneChain'
+import { followerOfJob, pointsWhere, readLift, shaftsToOffer, trueLift, whichTurn } from '.'
+
+const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
+const pump: Follower = {
+  id: 'pump',
+  name: 'Injection pump',
+  kind: 'distributorPump',
+  shaftId: ids.cam,
+  driveEnd: 'timing',
+  setBy: ['swing'],
+  slotRadiusMm: known(60),
+  outlets: [{ name: '1', cylinderId: CYL }],
+  wanted: { by: 'lift', value: known(0.82), least: known(0.79), most: known(0.85) },
+}
+const sheet: BuildSheet = { ...oneChainSheet(), followers: [pump] }
+const lift = (
+  value: number,
+  bolts: 'loose' | 'tight',
+  phase: 'found' | 'set' | 'left' = 'set',
+  plusMinus = 0.02,
+): NewEntry => ({
+  kind: 'followerRead',
+  followerId: 'pump',
+  cylinderId: CYL,
+  phase,
+  by: 'lift',
+  value,
+  plusMinus,
+  with: 'dial',
+  bolts,
+  zeroed: 'back',
+  approach: 'running',
+})
+const swung = (amount: number, towards: 'advance' | 'retard' = 'advance'): NewEntry => ({
+  kind: 'followerMoved',
+  followerId: 'pump',
+  how: 'swing',
+  amount,
+  unit: 'mm',
+  towards,
+})
+const after = (...entries: NewEntry[]) => followerOfJob(sheet, stateAfter(entries, sheet), pump)
+
+describe('a pump to its target', () => {
+  // By hand: 0.64 found, 1.5 mm gave 0.14, so a mm is 0.0933; 0.04 short want 0.4286 mm.
+  test('what a millimetre is worth comes of two readings, and the third move of that', () => {
+    const { move, now } = after(lift(0.64, 'loose', 'found'), swung(1.5), lift(0.78, 'loose'))
+    expect(now?.value).toBe(0.78)
+    expect(move).toMatchObject({ towards: 'advance' })
+    expect(move?.perMm).toBeCloseTo(0.0933, 4)
+    expect(move?.slotMm).toBeCloseTo(0.4286, 4)
+    // At R 60 on a shaft at half speed: 0.409° own, 0.819° at the crank.
+    expect(move?.ownDeg).toBeCloseTo(0.4093, 3)
+    expect(move?.crankDeg).toBeCloseTo(0.8186, 3)
+  })
+  test('before a second reading it knows which way and not how far', () =>
+    expect(after(lift(0.64, 'tight', 'found')).move).toMatchObject({
+      towards: 'advance',
+      slotMm: undefined,
+      perMm: undefined,
+    }))
+  test('what tightening pulls is allowed for the next time', () => {
+    const { move, pull, now } = after(lift(0.78, 'loose'), swung(0.4), lift(0.82, 'loose'), lift(0.77, 'tight', 'left'))
+    expect(now?.against).toMatchObject({ is: 'under' })
+    expect(pull).toBeCloseTo(-0.05, 12)
+    expect(move?.looseTo).toBeCloseTo(0.87, 12)
+  })
+  test('too much is taken back, and two readings that contradict the move tell no rate', () => {
+    expect(after(lift(0.9, 'loose')).move).toMatchObject({ towards: 'retard' })
+    expect(after(lift(0.8, 'loose'), swung(1), lift(0.7, 'loose')).move?.perMm).toBeUndefined()
+  })
+  test('moved, it is to be read again; so it is with its chain off and on', () => {
+    const { now, readings } = after(lift(0.82, 'tight', 'found'), swung(0.2))
+    expect(now).toBeUndefined()
+    expect(readings[0]?.stale).toBe('follower')
+    const laid = after(lift(0.82, 'tight', 'found'), chain('off'), chain('on'))
+    expect(laid.now).toBeUndefined()
+    expect(laid.readings[0]?.stale).toBe('drive')
+    expect(laid.found?.value).toBe(0.82)
+  })
+
+  // Independently computed: a plunger cam of a simulated pump whose bolts pull it.
+  test('any pump comes into its band, loose, by the third reading', () => {
+    const random = makeRandom(5)
+    let inBand = 0
+    const N = 400
+    for (let i = 0; i < N; i++) {
+      const own = {
+        beginsBeforeDeg: 14 + 6 * random(),
+        perDeg: 0.04 + 0.04 * random(),
+        easesOverDeg: 8,
+        ratio: 0.5,
+        slotRadiusMm: 55 + 10 * random(),
+        pullMm: 0,
+        frictionMm: 0.004,
+      }
+      const tdcOffDeg = 0
+      const targetMm = trueLift(own, 0, -2 + 4 * random())
+      const aimed: Follower = { ...pump, wanted: { by: 'lift', value: known(targetMm) } }
+      const on: BuildSheet = { ...sheet, followers: [aimed] }
+      let swungMm = 0
+      const entries: NewEntry[] = [lift(readLift(own, { swungMm, tdcOffDeg, random }), 'loose', 'found')]
+      for (let n = 0; n < 2; n++) {
+        const { move } = followerOfJob(on, stateAfter(entries, on), aimed)
+        if (!move) throw new Error('no move')
+        const by = move.slotMm ?? (move.towards === 'advance' ? 1 : -1)
+        swungMm += by
+        entries.push(swung(Math.abs(by), by > 0 ? 'advance' : 'retard'))
+        entries.push(lift(readLift(own, { swungMm, tdcOffDeg, random }), 'loose'))
+      }
+      if (followerOfJob(on, stateAfter(entries, on), aimed).now?.against?.is === 'in') inBand++
+    }
+    expect(inBand / N).toBeGreaterThan(0.9)
+  })
+})
+
+describe('which turn of the cycle', () => {
+  const [own] = sheet.cylinders
+  const two: BuildSheet = {
+    ...sheet,
+    cylinders: own
+      ? [
+          { ...own, firingDeg: known(0) },
+          { ...own, id: 'cyl-2', name: '2', firingDeg: known(360) },
+          { ...own, id: 'cyl-3', name: '3', firingDeg: known(180) },
+        ]
+      : [],
+  }
+  test.each([
+    [CYL, 'right'],
+    ['cyl-2', 'halfTurnOut'],
+    ['cyl-3', 'elsewhere'],
+  ] as const)('its segment is that of %s: %s, and open without a witness', (pointsAt, says) => {
+    expect(pointsWhere(two, stateAfter(halfProved, two), pump, { cylinderId: CYL, pointsAt })).toBe(says)
+    expect(pointsWhere(two, stateAfter([], two), pump, { cylinderId: CYL, pointsAt })).toBe('open')
+    expect(pointsWhere(two, stateAfter(halfProved, two), pump, { cylinderId: CYL, pointsAt: undefined })).toBe('open')
+  })
+  test('where it sparks at every TDC, or on a two-stroke, it cannot matter', () => {
+    const state = stateAfter([], sheet)
+    expect(whichTurn(sheet, state, { ...pump, serves: 'twice' })).toBe('cannotMatter')
+    expect(whichTurn({ ...sheet, cycleDeg: 360 }, state, pump)).toBe('cannotMatter')
+    expect(whichTurn(sheet, state, pump)).toBe('open')
+  })
+})
+
+describe('on the run sheet', () => {
+  const steps = (on: BuildSheet, purpose: 'pump' | 'whole', followers: 'last' | 'beforeLoop' = 'last') =>
+    makeRunSheet(on, { purpose, schools: { ...schoolsOf(on, {}), followers } }).map(({ kind }) => kind)
+  test('a job for the pump alone: found, set and read tight, after its zero', () =>
+    expect(steps(sheet, 'pump')).toEqual([
+      'makeSafe',
+      'trueTdc',
+      'whichTdc',
+      'pumpFound',
+      'pumpSet',
+      'pumpTight',
+      'card',
+    ]))
+  test('in the whole work it is set last, or before its chain goes on; without a follower there is no such step', () => {
+    const whole = steps(sheet, 'whole')
+    expect(whole.indexOf('pumpSet')).toBeGreaterThan(whole.indexOf('twoTurns'))
+    const before = steps(sheet, 'whole', 'beforeLoop')
+    expect(before.indexOf('pumpSet')).toBe(before.indexOf('chainOnCount') - 1)
+    expect(before.indexOf('pumpTight')).toBeGreaterThan(before.indexOf('twoTurns'))
+    expect(steps(oneChainSheet(), 'whole')).not.toContain('pumpSet')
+  })
+  test('it is done as its readings say', () => {
+    const kinds = { found: 'pumpFound', set: 'pumpSet', tight: 'pumpTight' } as const
+    const evidence = (entries: NewEntry[], kind: keyof typeof kinds) => {
+      const state = stateAfter([...madeSafe, ...entries], sheet)
+      const step = makeRunSheet(sheet, { purpose: 'pump', schools: schoolsOf(sheet, {}) }).find(
+        (one) => one.kind === kinds[kind],
+      )
+      if (!step) throw new Error('no step')
+      return statusOf({ step, sheet, job: firstJob, state }).evidence
+    }
+    expect(evidence([], 'found')).toBe('none')
+    const found = lift(0.64, 'tight', 'found')
+    expect(evidence([found], 'found')).toBe('read')
+    expect(evidence([found], 'set')).toBe('none')
+    expect(evidence([found, swung(1), lift(0.75, 'loose')], 'set')).toBe('part')
+    expect(evidence([found, swung(1), lift(0.82, 'loose')], 'set')).toBe('read')
+    expect(evidence([found, swung(1), lift(0.82, 'loose')], 'tight')).toBe('none')
+    expect(evidence([found, swung(1), lift(0.82, 'loose'), lift(0.77, 'tight', 'left')], 'tight')).toBe('part')
+    expect(evidence([found, swung(1), lift(0.82, 'loose'), lift(0.82, 'tight', 'left')], 'tight')).toBe('proved')
+  })
+})
+
+test('a shaft of a pump that has nothing on it is offered; one that has is not', () => {
+  const shafts = [...sheet.shafts, { id: 'p', name: 'Pump shaft', kind: 'pump' as const, ratio: { num: 1, den: 2 } }]
+  expect(shaftsToOffer({ ...sheet, shafts }).map(({ id }) => id)).toEqual(['p'])
+  expect(shaftsToOffer({ ...sheet, shafts, followers: [{ ...pump, shaftId: 'p' }] })).toEqual([])
+})
