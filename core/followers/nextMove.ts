@@ -129,12 +129,15 @@ function pullOf(line: readonly Placed[]): number | undefined {
   return undefined
 }
 
-/** What a millimetre at the slots is worth, by the last two readings that were moved apart, both loose or both tight. */
-function rateOf(line: readonly Placed[]): number | undefined {
+/** What a millimetre at the slots is worth: by the last two loose readings that were moved apart, since tightening can pull each time otherwise; without such by tight ones. */
+const rateOf = (line: readonly Placed[]) =>
+  rateOfLike(line.filter(({ bolts }) => bolts === 'loose')) ?? rateOfLike(line.filter(({ bolts }) => bolts === 'tight'))
+
+function rateOfLike(line: readonly Placed[]): number | undefined {
   for (let i = line.length - 1; i > 0; i--) {
     for (let k = i - 1; k >= 0; k--) {
       const [before, after] = [line[k], line[i]]
-      if (!before || !after || before.bolts !== after.bolts || before.other !== after.other) continue
+      if (!before || !after || before.other !== after.other) continue
       const mm = after.mm - before.mm
       if (Math.abs(mm) < LEAST_MM) continue
       const rate = (after.value - before.value) / mm

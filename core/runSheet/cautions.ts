@@ -19,7 +19,11 @@ export interface Caution {
 }
 
 /** The cautions that apply to this engine, in the order they are done. Source: handbook 16. */
-export function cautionsFor({ starting, fuel, followers }: Pick<BuildSheet, 'starting' | 'fuel' | 'followers'>): Caution[] {
+export function cautionsFor({
+  starting,
+  fuel,
+  followers,
+}: Pick<BuildSheet, 'starting' | 'fuel' | 'followers'>): Caution[] {
   const gate = (id: CautionId): Caution => ({ id, gate: true })
   return [
     gate('manualFirst'),

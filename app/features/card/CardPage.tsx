@@ -28,6 +28,7 @@ import { Half, MarksRow, SetRows, Timing, WearRows } from './cardRows'
 import { CardActions } from './CardActions'
 import { CountRows, CouplingRows, TryRows } from './loopRows'
 import { schoolLine } from './schoolLine'
+import { FollowerRows } from './followerRows'
 import { SlackRows, TensionerRows } from './tensionRows'
 import { FindingRows, PressureRows, SymptomRows, TurnRows, WitnessRow } from './workRows'
 import './card.css'
@@ -192,6 +193,7 @@ function TimingTable({ view }: { view: JobView }) {
         <SetRows view={view} />
         <SlackRows view={view} />
         <TensionerRows view={view} />
+        <FollowerRows view={view} />
         <WearRows view={view} />
         <PressureRows view={view} />
         <TurnRows view={view} />

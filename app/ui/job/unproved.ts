@@ -1,3 +1,4 @@
+import { cylindersRead, followerOfJob, followerOwes, tradeOf, whichTurn } from '@link-count/core/followers'
 import { allOf, lastIn, readLoop, turnedTightDeg } from '@link-count/core/ledger'
 import type { Loop, StepKind } from '@link-count/core/model'
 import { judgeWalk, provesOf } from '@link-count/core/runSheet'
@@ -5,6 +6,7 @@ import { partsOf } from '@link-count/core/sheet'
 import { lastRound, slackOfRound } from '@link-count/core/tension'
 import type { JobView } from '../../domain/views'
 import {
+  followerOwesWords,
   inSentence,
   lacksWords,
   slackJudgedWords,
@@ -18,7 +20,14 @@ type Told = Pick<JobView, 'state' | 'sheet' | 'job' | 'steps' | 'schools' | 'lef
 
 /** What the card has to say is not proved, in plain words; empty when all is. What a job did not come for is not held against it; what was read in it all the same is. */
 export function unprovedOf(view: Told): string[] {
-  return [...zeroWords(view), ...camshaftWords(view), ...driveWords(view), ...turnWords(view), ...lashWords(view)]
+  return [
+    ...zeroWords(view),
+    ...camshaftWords(view),
+    ...driveWords(view),
+    ...turnWords(view),
+    ...lashWords(view),
+    ...followerWords(view),
+  ]
 }
 
 /** Whether a job came for the timing: then what it proves of it is claimed, and of no other. */
@@ -151,3 +160,22 @@ function countedOut(loop: Loop, { state, sheet }: Pick<JobView, 'state' | 'sheet
 }
 
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
+
+/** What follows the cams and has still to be read again, tightened or brought into its band; which turn it was read on, where that matters and was not witnessed. */
+function followerWords(view: Told): string[] {
+  const { sheet, state } = view
+  return (sheet.followers ?? []).flatMap((follower) => {
+    const each = cylindersRead(follower).flatMap((cylinderId) => {
+      const owes = followerOwes(sheet, state, follower, cylinderId)
+      const of = cylinderId ? `, cylinder ${partsOf(sheet).cylinder(cylinderId)?.name ?? cylinderId}` : ''
+      return owes ? [`${follower.name}${of}: ${followerOwesWords[owes]}`] : []
+    })
+    const read = followerOfJob(sheet, state, follower).readings.length > 0
+    const set: StepKind = tradeOf(follower) === 'fuel' ? 'pumpSet' : 'sparkSet'
+    const notRead = !read && each.length === 0 && wants(view, set) ? [`${follower.name}: not read`] : []
+    const turn = whichTurn(sheet, state, follower)
+    const open =
+      read && (turn === 'open' || turn === 'conflict') ? [`${follower.name}: which of the two TDCs is open`] : []
+    return [...each, ...notRead, ...open]
+  })
+}

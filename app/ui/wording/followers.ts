@@ -1,4 +1,4 @@
-import type { AgainstBand, FollowerAim, NoPlace, Points, WhichTurn } from '@link-count/core/followers'
+import type { AgainstBand, FollowerAim, FollowerOwes, NoPlace, Points, WhichTurn } from '@link-count/core/followers'
 import type { EntryOf, FollowerFigure, FollowerKind, FollowerSetBy } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
 
@@ -82,6 +82,15 @@ export const notToldWords: Readonly<
   controlNotSaid: 'where its advance stood was not said',
   advanceNotKnown: 'how much its advance is worth is not on the build sheet',
   noShaft: 'its shaft is not on the build sheet',
+}
+
+/** What has still to be done with it, after its name. */
+export const followerOwesWords: Readonly<Record<FollowerOwes, string>> = {
+  driveMoved: 'its drive was moved, and it was not read again',
+  moved: 'it was moved, and it was not read again',
+  notTight: 'not read with its bolts tight',
+  outOfBand: 'left out of its band',
+  onLimit: 'on the limit of its band',
 }
 
 /** Which of the two TDCs it is read at. */
