@@ -1,4 +1,4 @@
-import type { TightenerKind } from '@link-count/core/model'
+import type { Follower, FollowerFigure, TightenerKind } from '@link-count/core/model'
 import type { Topology } from '@link-count/core/starters'
 import type { Side } from '@link-count/core/units'
 
@@ -34,6 +34,20 @@ export interface DemoSlack {
   readonly most: number
   readonly support?: string
   readonly kgPerM?: number
+}
+
+/** What follows the cams, its figures as numbers of the book. */
+export interface DemoFollower extends Pick<
+  Follower,
+  'id' | 'name' | 'kind' | 'shaftId' | 'driveEnd' | 'setBy' | 'marks'
+> {
+  readonly slotRadiusMm?: number
+  readonly lagDeg?: number
+  readonly advanceDeg?: number
+  readonly by: FollowerFigure
+  readonly wanted: number
+  readonly band: readonly [least: number, most: number]
+  readonly brisker?: number
 }
 
 export interface DemoMark {
@@ -101,6 +115,8 @@ export interface DemoEngine {
   readonly tighteners?: Readonly<Record<string, DemoTightener>>
   /** How slack loops are meant to be, and what a metre of them weighs. */
   readonly slackWanted?: Readonly<Record<string, DemoSlack>>
+  /** Fuel and spark. */
+  readonly followers?: readonly DemoFollower[]
   readonly hubs?: Readonly<Record<string, number>>
   readonly school?: 'roadDiesel' | 'marine'
   readonly lash?: readonly [inlet: string, exhaust: string]

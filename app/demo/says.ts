@@ -22,8 +22,8 @@ export const CYL = 'cyl-1'
 export const done = (...steps: string[]): NewEntry[] =>
   steps.map((target) => ({ kind: 'step', target, outcome: 'done', reason: '' }))
 
-export const madeSafe = ({ starting, fuel }: DemoEngine): NewEntry[] => [
-  ...cautionsFor({ starting, fuel }).map(({ id }): NewEntry => ({ kind: 'tick', cautionId: id, ticked: true })),
+export const madeSafe = (engine: DemoEngine): NewEntry[] => [
+  ...cautionsFor(engine).map(({ id }): NewEntry => ({ kind: 'tick', cautionId: id, ticked: true })),
   ...done('makeSafe'),
 ]
 
@@ -186,6 +186,28 @@ export const camSet = (offDeg: number, text: string): NewEntry[] => [
   ...done(`setCam-${ids.cam}`),
 ]
 export const chainOn: NewEntry = { kind: 'loop', loopId: ids.chain, change: 'on' }
+
+/** Fuel or spark read, as it was typed. */
+export const followerRead = (
+  read: Pick<EntryOf<'followerRead'>, 'followerId' | 'phase' | 'by' | 'value' | 'plusMinus' | 'with' | 'bolts'> &
+    Partial<Pick<EntryOf<'followerRead'>, 'zeroed' | 'pawls' | 'pointsAt'>>,
+): NewEntry => ({
+  kind: 'followerRead',
+  cylinderId: CYL,
+  approach: 'running',
+  typed: [{ field: 'value', text: String(read.value) }],
+  ...read,
+})
+
+export const followerMoved = (followerId: string, amount: number, towards: 'advance' | 'retard'): NewEntry => ({
+  kind: 'followerMoved',
+  followerId,
+  how: 'swing',
+  amount,
+  unit: 'mm',
+  towards,
+  typed: [{ field: 'amount', text: String(amount) }],
+})
 
 /** A round of slack: its figures as they were read, so far from one place to the next. */
 export const slackRound = (

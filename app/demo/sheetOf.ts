@@ -37,7 +37,31 @@ export function sheetOf(engine: DemoEngine, at: string): BuildSheet {
     }),
     marks: base.marks.map((mark) => ({ ...mark, ...markFigures(engine, base, mark) })),
     adjusters: [...base.adjusters, ...hubs(engine)],
+    ...followers(engine, base),
     cams: base.cams.map((cam) => ({ ...cam, ...camFigures(engine, cam) })),
+  }
+}
+
+/** What follows the cams; its outlets in the order in which the cylinders stand on the sheet. */
+function followers({ followers: own }: DemoEngine, { cylinders: all }: BuildSheet): Pick<BuildSheet, 'followers'> {
+  if (!own) return {}
+  return {
+    followers: own.map(({ slotRadiusMm, lagDeg, advanceDeg, by, wanted, band, brisker, ...rest }) => ({
+      ...rest,
+      ...(slotRadiusMm === undefined ? {} : { slotRadiusMm: trusted(`${slotRadiusMm} mm`, slotRadiusMm) }),
+      ...(lagDeg === undefined ? {} : { impulse: { lag: byBook(lagDeg), of: 'own' as const } }),
+      ...(advanceDeg === undefined
+        ? {}
+        : { advance: { by: 'automatic' as const, most: byBook(advanceDeg), of: 'own' as const } }),
+      outlets: all.map(({ id, name }) => ({ name, cylinderId: id })),
+      wanted: {
+        by,
+        value: byBook(wanted),
+        least: byBook(band[0]),
+        most: byBook(band[1]),
+        ...(brisker === undefined ? {} : { brisker: byBook(brisker) }),
+      },
+    })),
   }
 }
 

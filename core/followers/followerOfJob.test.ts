@@ -3,8 +3,8 @@ import { makeRunSheet, schoolsOf, statusOf } from '../runSheet'
 import { PART_IDS as ids } from '../starters'
 import type { BuildSheet, Follower, NewEntry } from '../model'
 import { makeRandom } from '../random'
-import { chain, CYL, firstJob, halfProved, madeSafe, oneChainSheet, stateAfter } from '../testing/oneChain'
-import { followerOfJob, pointsWhere, readLift, shaftsToOffer, trueLift, whichTurn } from '.'
+import { camMark, chain, CYL, firstJob, halfProved, madeSafe, oneChainSheet, stateAfter } from '../testing/oneChain'
+import { followerOfJob, pointsWhere, readLift, sharedLateness, shaftsToOffer, trueLift, whichTurn } from '.'
 
 const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
 const pump: Follower = {
@@ -190,6 +190,32 @@ describe('on the run sheet', () => {
     expect(evidence([found, swung(1), lift(0.82, 'loose'), lift(0.77, 'tight', 'left')], 'tight')).toBe('part')
     expect(evidence([found, swung(1), lift(0.82, 'loose'), lift(0.82, 'tight', 'left')], 'tight')).toBe('proved')
   })
+})
+
+// By hand: 24 wanted and 18 read is 6 late; the camshaft on its chain 4: 2 are its own.
+test('what it shares with the camshaft on its chain, and what is its own', () => {
+  const onShaft: Follower = { ...pump, shaftId: 'pump-shaft', wanted: { by: 'beforeTdc', value: known(24) } }
+  const on: BuildSheet = {
+    ...sheet,
+    followers: [onShaft],
+    shafts: [...sheet.shafts, { id: 'pump-shaft', name: 'Pump shaft', kind: 'pump', ratio: { num: 1, den: 2 } }],
+    members: [
+      ...sheet.members,
+      { id: 'pump-sprocket', name: 'Pump sprocket', kind: 'sprocket', shaftId: 'pump-shaft', teeth: known(38) },
+    ],
+    loops: sheet.loops.map((loop) => ({
+      ...loop,
+      path: [...loop.path, { memberId: 'pump-sprocket', passed: 'inside' as const }],
+    })),
+  }
+  const read = { ...lift(18, 'tight', 'found', 1), by: 'beforeTdc' } as NewEntry
+  const state = stateAfter([...halfProved, camMark(9, 'found'), read], on)
+  expect(sharedLateness(on, state, onShaft)).toMatchObject({
+    latenessDeg: 6,
+    commonDeg: expect.closeTo(4, 6) as number,
+    ownDeg: expect.closeTo(2, 6) as number,
+  })
+  expect(sharedLateness(on, stateAfter([read], on), onShaft)).toBeUndefined()
 })
 
 test('a shaft of a pump that has nothing on it is offered; one that has is not', () => {

@@ -1,3 +1,7 @@
+import { firingDegOf } from '../cylinders'
+import { allOf, type JobState } from '../ledger'
+import type { BuildSheet, Follower } from '../model/buildSheet'
+
 /** Leads as they stand on a cap, in the order in which the rotor comes to them, against the firing order. */
 export interface JudgedLeads {
   readonly right: boolean
@@ -35,4 +39,29 @@ export function leadOrder(
   const at = Math.max(0, order.indexOf(first))
   const turned = [...order.slice(at), ...order.slice(0, at)]
   return turned.map((cylinderId, i) => ({ cylinderId, ownDeg: (360 * i) / turned.length }))
+}
+
+/** The leads of a job against the firing order of the cylinders that it serves; undefined while that order is not known, or nobody looked. */
+export function leadsOfJob(
+  sheet: BuildSheet,
+  state: Pick<JobState, 'kept'>,
+  follower: Follower,
+):
+  | { readonly order: readonly string[]; readonly seen: readonly string[]; readonly judged: JudgedLeads | undefined }
+  | undefined {
+  const order = orderServed(sheet, follower)
+  const seen = allOf(state, 'leadsSeen').findLast(({ followerId }) => followerId === follower.id)?.cylinderIds
+  if (!order || !seen) return undefined
+  return { order, seen, judged: judgeLeads(order, seen) }
+}
+
+/** The cylinders that it serves in the order in which they fire; undefined while one of them has no place. */
+export function orderServed(sheet: BuildSheet, { outlets }: Follower): readonly string[] | undefined {
+  const ids = [...new Set(outlets.map(({ cylinderId }) => cylinderId))]
+  const placed = ids.flatMap((id) => {
+    const deg = firingDegOf(sheet, id)
+    return deg === undefined ? [] : [{ id, deg }]
+  })
+  if (placed.length !== ids.length || ids.length === 0) return undefined
+  return placed.toSorted((a, b) => a.deg - b.deg).map(({ id }) => id)
 }

@@ -149,7 +149,7 @@ function rateOfLike(line: readonly Placed[]): number | undefined {
 }
 
 /** So much of an aim as degrees of the crank, by its slope there; undefined of a lift. */
-function crankDegOf(sheet: BuildSheet, aim: FollowerAim, short: number): number | undefined {
+export function crankDegOf(sheet: BuildSheet, aim: FollowerAim, short: number): number | undefined {
   const at = beforeTdc(sheet, { by: aim.by, value: aim.value, plusMinus: 0 })
   const from = beforeTdc(sheet, { by: aim.by, value: Math.max(0, aim.value - short), plusMinus: 0 })
   return typeof at === 'string' || typeof from === 'string' ? undefined : at.deg - from.deg

@@ -1,4 +1,4 @@
-import type { BuildSheet } from '../model/buildSheet'
+import type { BuildSheet, Follower } from '../model/buildSheet'
 
 export type CautionId =
   | 'manualFirst'
@@ -23,7 +23,9 @@ export function cautionsFor({
   starting,
   fuel,
   followers,
-}: Pick<BuildSheet, 'starting' | 'fuel' | 'followers'>): Caution[] {
+}: Pick<BuildSheet, 'starting' | 'fuel'> & {
+  readonly followers?: readonly Pick<Follower, 'kind'>[] | undefined
+}): Caution[] {
   const gate = (id: CautionId): Caution => ({ id, gate: true })
   return [
     gate('manualFirst'),

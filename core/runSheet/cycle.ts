@@ -1,5 +1,6 @@
 import { valveEvents } from '../cams'
 import { firingDegOf } from '../cylinders'
+import { aimOf, servedByAim } from '../followers'
 import type { BuildSheet } from '../model/buildSheet'
 import { crankDeg, wrapToCycle, type CrankDeg } from '../units'
 
@@ -31,13 +32,13 @@ export function strokesOf(sheet: BuildSheet, cylinderId: string): StrokeSpan[] {
 }
 
 export interface CycleEvent {
-  readonly kind: 'firingTdc' | 'opens' | 'closes' | 'pose'
+  readonly kind: 'firingTdc' | 'opens' | 'closes' | 'pose' | 'sparks' | 'delivers'
   readonly atDeg: CrankDeg
   readonly cylinderId: string
   readonly valve?: 'inlet' | 'exhaust'
 }
 
-/** What the crank comes by on one cycle, in order: every known firing TDC, the valve events, the reference pose. */
+/** What the crank comes by on one cycle, in order: every known firing TDC, the valve events, spark and delivery by the book, the reference pose. */
 export function cycleEvents(sheet: BuildSheet): CycleEvent[] {
   const tdcs = sheet.cylinders.flatMap(({ id }): CycleEvent[] => {
     const firing = firingDegOf(sheet, id)
@@ -51,8 +52,15 @@ export function cycleEvents(sheet: BuildSheet): CycleEvent[] {
       ...(closes === undefined ? [] : [{ kind: 'closes', atDeg: closes, cylinderId, valve } as const]),
     ]
   })
+  const served = (sheet.followers ?? []).flatMap((follower) =>
+    servedByAim(sheet, follower, aimOf(follower, undefined)).map(({ kind, cylinderId, atDeg }): CycleEvent => ({
+      kind,
+      cylinderId,
+      atDeg: crankDeg(atDeg),
+    })),
+  )
   const { crankDeg: pose, cylinderId } = sheet.referencePose
-  return [...tdcs, ...valves, { kind: 'pose', atDeg: crankDeg(pose.value), cylinderId } as const].sort(
+  return [...tdcs, ...valves, ...served, { kind: 'pose', atDeg: crankDeg(pose.value), cylinderId } as const].sort(
     (a, b) => a.atDeg - b.atDeg,
   )
 }

@@ -88,7 +88,16 @@ export const purposes: Readonly<Record<Purpose, PurposeRecord>> = {
   // From the zero that is proved: found, set, and read again with its bolts tight.
   pump: {
     about: 'pumpSet',
-    wants: (_sheet, schools) => ['makeSafe', ...zero(schools), 'pumpFound', 'pumpSet', 'pumpTight', 'card'],
+    // Of single pumps on a camshaft what that is late by says whether they may be trimmed for it.
+    wants: ({ followers }, schools) => [
+      'makeSafe',
+      ...zero(schools),
+      ...(followers?.some(({ kind }) => kind === 'singlePumps') ? (['asFound'] as const) : []),
+      'pumpFound',
+      'pumpSet',
+      'pumpTight',
+      'card',
+    ],
   },
   spark: {
     about: 'sparkSet',

@@ -1,9 +1,10 @@
 import { crankMarksOf, type CrankMark } from '@link-count/core/byMark'
-import { judgeFiring } from '@link-count/core/cylinders'
+import { firingDegOf, judgeFiring } from '@link-count/core/cylinders'
+import { aimOfJob, beforeTdc } from '@link-count/core/followers'
 import { planTurn, type TurnPlan } from '@link-count/core/guard'
 import { cycleEvents, nextEvent, type CycleEvent, type Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
-import { fixed, wrapTo360, wrapToSigned, wrapToSigned180 } from '@link-count/core/units'
+import { fixed, wrapTo360, wrapToCycle, wrapToSigned, wrapToSigned180 } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 
 export interface TurnTarget {
@@ -21,6 +22,8 @@ export const crankMarkAt = ({ sheet }: Pick<JobView, 'sheet'>, placeDeg: number)
 /** Where the crank belongs for a step; undefined when the step does not turn it to a place. */
 export function targetOfStep(step: Step, view: JobView): TurnTarget | undefined {
   const { sheet, groups } = view
+  const served = followerTarget(step, view)
+  if (served) return served
   const place = groups.find(({ steps }) => steps.some(({ id }) => id === step.id))?.crankAt
   if (!place) return undefined
   const { at, deg } = place
@@ -31,6 +34,26 @@ export function targetOfStep(step: Step, view: JobView): TurnTarget | undefined 
     pose: `the timing position: ${poseWords(view)}`,
   }
   return { deg, words: words[at] }
+}
+
+/** Where the crank belongs for fuel or spark: at firing TDC for a lift, else as far before it as is wanted. */
+export function followerTarget(
+  { targetIds }: Pick<Step, 'targetIds'>,
+  { sheet, state }: Pick<JobView, 'sheet' | 'state'>,
+  cylinderId?: string,
+): TurnTarget | undefined {
+  const follower = sheet.followers?.find(({ id }) => id === targetIds[0])
+  const own = cylinderId ?? follower?.wanted?.cylinderId ?? sheet.zeroCylinderId
+  const firing = firingDegOf(sheet, own)
+  if (!follower || firing === undefined) return undefined
+  const name = partsOf(sheet).cylinder(own)?.name ?? ''
+  const aim = aimOfJob(follower, state)
+  const place = aim && beforeTdc(sheet, { ...aim, plusMinus: 0 })
+  if (typeof place !== 'object') return { deg: firing, words: `firing TDC, cylinder ${name}` }
+  return {
+    deg: wrapToCycle(firing - place.deg, sheet.cycleDeg),
+    words: `${fixed(place.deg, 1)}° before firing TDC, cylinder ${name}`,
+  }
 }
 
 export function poseWords({ sheet }: Pick<JobView, 'sheet'>): string {
@@ -78,6 +101,10 @@ export function eventWords(event: CycleEvent, view: Pick<JobView, 'sheet'>): str
       return `firing TDC, cylinder ${name}`
     case 'pose':
       return `the timing position: ${poseWords(view)}`
+    case 'sparks':
+      return `spark of cylinder ${name}`
+    case 'delivers':
+      return `delivery to cylinder ${name}`
     case 'opens':
     case 'closes':
       return `${event.valve} ${event.kind}, cylinder ${name}`

@@ -1,4 +1,12 @@
-import type { AgainstBand, FollowerAim, FollowerOwes, NoPlace, Points, WhichTurn } from '@link-count/core/followers'
+import type {
+  AgainstBand,
+  FollowerAim,
+  FollowerOwes,
+  JudgedLeads,
+  NoPlace,
+  Points,
+  WhichTurn,
+} from '@link-count/core/followers'
 import type { EntryOf, FollowerFigure, FollowerKind, FollowerSetBy } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
 
@@ -109,6 +117,14 @@ export const pointsWords: Readonly<Record<Points, string>> = {
   elsewhere: 'It serves another cylinder: it is in mesh elsewhere, or its leads are laid from another segment.',
   open: '',
   cannotMatter: '',
+}
+
+/** Leads as they were seen, against the firing order. */
+export function leadsWords({ right, wrong, crossed }: JudgedLeads, nameOf: (id: string) => string): string {
+  if (right) return 'The leads are in the firing order.'
+  if (crossed)
+    return `The leads of cylinders ${nameOf(crossed[0])} and ${nameOf(crossed[1])} are crossed: change the two over.`
+  return `${wrong.length} leads are wrong: ${wrong.map(({ has, wants }) => `where ${nameOf(has)} is, ${nameOf(wants)} belongs`).join('; ')}.`
 }
 
 /** Dangers of fuel and spark while they are read. */

@@ -44,6 +44,7 @@ import { wheelKnocked, wheelKnockedShape } from './wheelKnocked'
 import { witness, witnessShape } from './witness'
 import { causeSettled, causeSettledShape } from './causeSettled'
 import { finding, findingShape } from './finding'
+import { leadsSeen, leadsSeenShape } from './leadsSeen'
 import { followerMoved, followerMovedShape } from './followerMoved'
 import { followerRead, followerReadShape } from './followerRead'
 import { followerTarget, followerTargetShape } from './followerTarget'
@@ -100,6 +101,7 @@ export const ledgerShapes = [
   followerReadShape,
   followerMovedShape,
   followerTargetShape,
+  leadsSeenShape,
   planShape,
   pressureShape,
   symptomShape,
@@ -169,6 +171,7 @@ export const ledgerKinds: { readonly [K in EntryKind]: LedgerKind<K> } = {
   followerRead,
   followerMoved,
   followerTarget,
+  leadsSeen,
   plan,
   pressure,
   symptom,

@@ -2,6 +2,7 @@ import { useDrag } from '@use-gesture/react'
 import { useEffect, useRef, useState } from 'react'
 import { valveEvents } from '@link-count/core/cams'
 import { firingDegOf } from '@link-count/core/cylinders'
+import { followerOfJob, servedAt, servedByAim, type ServedAt } from '@link-count/core/followers'
 import type { BuildSheet } from '@link-count/core/model'
 import { cycleEvents, strokesOf, type Stroke } from '@link-count/core/runSheet'
 import { fixed, wrapToCycle } from '@link-count/core/units'
@@ -149,17 +150,40 @@ function LashPlaces() {
   )
 }
 
+interface Served extends ServedAt {
+  readonly is: 'wanted' | 'read'
+}
+
+/** Spark and delivery of a cylinder, as wanted and as last read. */
+function servedOf({ sheet, state }: JobView, cylinderId: string): readonly Served[] {
+  return (sheet.followers ?? [])
+    .flatMap((follower): readonly Served[] => {
+      const { now, aim } = followerOfJob(sheet, state, follower)
+      const read = now?.beforeDeg === undefined ? [] : servedAt(sheet, follower, now.beforeDeg)
+      return [
+        ...servedByAim(sheet, follower, aim).map((one) => ({ ...one, is: 'wanted' as const })),
+        ...read.map((one) => ({ ...one, is: 'read' as const })),
+      ]
+    })
+    .filter((one) => one.cylinderId === cylinderId)
+}
+
+const servedWords = ({ kind, is, atDeg }: Served) =>
+  `; ${kind === 'sparks' ? 'spark' : 'delivery'} ${is} at ${fixed(atDeg, 1)}`
+
 /** Strokes of one cylinder. One that the ends of the strip cut in two has room for its short name only. */
 function Strokes({ cylinder: { id, name }, dense }: { readonly cylinder: Cylinder; readonly dense: boolean }) {
-  const { sheet } = useBench().view
+  const { view } = useBench()
+  const { sheet } = view
   const { cycleDeg } = sheet
   const spans = strokesOf(sheet, id)
+  const served = servedOf(view, id)
   const wordsOf = (stroke: Stroke, deg: number) => (deg > 120 && !dense ? stroke : deg > 60 ? short4[stroke] : '')
   return (
     <div
       className="strip-row"
       role="img"
-      aria-label={`Cylinder ${name}: ${spans.map(({ stroke, fromDeg, toDeg }) => `${stroke} ${fixed(fromDeg, 0)} to ${fixed(toDeg, 0)}`).join(', ') || 'firing TDC not known'}`}
+      aria-label={`Cylinder ${name}: ${spans.map(({ stroke, fromDeg, toDeg }) => `${stroke} ${fixed(fromDeg, 0)} to ${fixed(toDeg, 0)}`).join(', ') || 'firing TDC not known'}${served.map(servedWords).join('')}`}
     >
       {spans.length === 0 && (
         <span className="stroke unknown-stroke">
@@ -173,6 +197,15 @@ function Strokes({ cylinder: { id, name }, dense }: { readonly cylinder: Cylinde
           style={{ left: share(fromDeg, cycleDeg), width: share(toDeg - fromDeg, cycleDeg) }}
         >
           {wordsOf(stroke, toDeg - fromDeg)}
+        </span>
+      ))}
+      {served.map((one) => (
+        <span
+          key={`${one.followerId} ${one.is} ${one.atDeg}`}
+          className={one.is === 'read' ? 'strip-served read' : 'strip-served'}
+          style={{ left: share(one.atDeg, cycleDeg) }}
+        >
+          {one.kind === 'sparks' ? 's' : 'd'}
         </span>
       ))}
     </div>

@@ -96,6 +96,8 @@ export const workLines = {
     `${followerName(sheet, followerId)}${cylinderId ? `, cylinder ${nameOf('cylinders', cylinderId)},` : ''} moved ${amountWords(amount, unit)} ${towards === 'advance' ? 'earlier' : 'later'}`,
   followerTarget: ({ followerId, by, value, which, reason }, { sheet }) =>
     `${followerName(sheet, followerId)} is set to ${followerFigure(by, value)} ${figureOfWords[by]}, ${whichAimWords[which]}${reason ? `: ${reason}` : ''}`,
+  leadsSeen: ({ followerId, phase, cylinderIds }, { sheet, nameOf }) =>
+    `${followerName(sheet, followerId)}, leads ${phaseWords[phase]}: ${cylinderIds.map((id) => nameOf('cylinders', id)).join(' ')}`,
   adjusted: ({ words }) => `Moved: ${words}`,
   count: ({ phase, loopId, fromMarkId, toMarkId, run, counted }, { lowerName }) =>
     `Counted ${phaseWords[phase]}, ${lowerName('loops', loopId)}, from the ${lowerName('marks', fromMarkId)} to the ${lowerName('marks', toMarkId)}, ${run} run: ${counted}`,

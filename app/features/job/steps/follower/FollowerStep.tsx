@@ -9,11 +9,14 @@ import { whichTurnWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { Aim } from './Aim'
 import { HowToRead } from './HowToRead'
+import { Leads } from './Leads'
 import { MoveIt } from './MoveIt'
 import { NextMove } from './NextMove'
 import { ReadIt } from './ReadIt'
 import { Reading } from './Reading'
 import { RunningSpark } from './RunningSpark'
+import { Shared } from './Shared'
+import { Trims } from './Trims'
 
 /** A pump, magneto or distributor read, moved for what is wanted, and read again. */
 export function FollowerStep({ step, phase }: { readonly step: Step; readonly phase: Phase }) {
@@ -54,6 +57,7 @@ function OfFollower({
       <Aim follower={follower} aim={of.aim} step={step} mayChoose={phase !== 'left'} />
       <HowToRead follower={follower} aim={of.aim} cylinderId={cylinderId} />
       <ReadIt key={cylinderId} step={step} phase={phase} follower={follower} aim={of.aim} cylinderId={cylinderId} />
+      <Leads step={step} phase={phase} follower={follower} />
       {of.now && <Reading of={of} reading={of.now} />}
       {of.now && <RunningSpark follower={follower} reading={of.now} />}
       {!of.now && of.readings.length > 0 && (
@@ -66,6 +70,8 @@ function OfFollower({
         </p>
       )}
       {of.readings.at(-1)?.value === undefined && of.readings.length > 0 && <NotTold of={of} />}
+      <Shared follower={follower} />
+      {follower.kind === 'singlePumps' && <Trims follower={follower} />}
       {phase !== 'found' && (
         <>
           <NextMove of={of} />

@@ -1,4 +1,3 @@
-import { firingDegOf } from '@link-count/core/cylinders'
 import { BETWEEN_BY_EYE_DEG, beforeTdc, betweenLines, tradeOf, type FollowerAim } from '@link-count/core/followers'
 import type { Follower, NewEntry } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
@@ -8,6 +7,8 @@ import { followerCautions, inSentence } from '../../../../ui/wording'
 import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import { TurnTo } from '../../TurnTo'
+import { followerTarget } from '../../turnPlan'
+import './follower.css'
 
 /** How it is read, in order; each sentence that asks for the crank is asked of the guard. */
 export function HowToRead({
@@ -22,7 +23,14 @@ export function HowToRead({
   const { view, side } = useBench()
   const { sheet } = view
   const name = partsOf(sheet).cylinder(cylinderId)?.name ?? ''
-  const firing = firingDegOf(sheet, cylinderId)
+  const target = followerTarget({ targetIds: [follower.id] }, view, cylinderId)
+  // Of single pumps each has a place of its own, which the bench beside it does not say.
+  const own = follower.kind === 'singlePumps'
+  const turn = target && (
+    <div className={own ? 'shown-here' : undefined}>
+      <TurnTo target={target} />
+    </div>
+  )
   const wayBack = view.guard.onlyRunning || view.schools.reversing === 'never' ? 'forward' : 'back'
   const decoys = (follower.marks ?? []).filter(({ is }) => is !== 'timing')
   if (aim?.by === 'lift' || (!aim && tradeOf(follower) === 'fuel')) {
@@ -34,7 +42,7 @@ export function HowToRead({
           <li className={zero.may ? undefined : 'warn'}>{zero.words}</li>
           <li>Then up to firing TDC of cylinder {name}, one way, and read the dial.</li>
         </ol>
-        {firing !== undefined && <TurnTo target={{ deg: firing, words: `firing TDC, cylinder ${name}` }} />}
+        {turn}
       </>
     )
   }
@@ -43,17 +51,8 @@ export function HowToRead({
   return (
     <>
       <LiveThings follower={follower} />
-      {firing !== undefined && before !== undefined && (
-        <>
-          <TurnTo
-            target={{
-              deg: (firing - before + sheet.cycleDeg) % sheet.cycleDeg,
-              words: `${fixed(before, 1)}° before firing TDC, cylinder ${name}`,
-            }}
-          />
-          <Lines beforeDeg={before} cylinderId={cylinderId} />
-        </>
-      )}
+      {turn}
+      {before !== undefined && <Lines beforeDeg={before} cylinderId={cylinderId} />}
       {decoys.length > 0 && (
         <p className="warn">
           No timing marks: {decoys.map(({ name: own, is }) => `${own} (${DECOYS[is]})`).join(', ')}.

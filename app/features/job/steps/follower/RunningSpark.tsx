@@ -25,7 +25,10 @@ export function RunningSpark({
           title: 'Running spark',
           value: `${fixed(running.deg, 1)}° before TDC`,
           readings: [
-            { label: 'Seen to let go, before TDC', value: `${fixed(beforeDeg, 1)}°` },
+            {
+              label: `Seen to let go, ${beforeDeg < 0 ? 'after' : 'before'} TDC`,
+              value: `${fixed(Math.abs(beforeDeg), 1)}°`,
+            },
             { label: 'Lag of the impulse coupling, at the crank', value: `${fixed(running.lagDeg, 1)}°` },
             { label: 'Advance still to come, at the crank', value: `${fixed(running.advanceDeg, 1)}°` },
           ],
@@ -35,8 +38,8 @@ export function RunningSpark({
       >
         {fixed(running.deg, 1)}°
       </Figure>{' '}
-      before TDC at the most: {fixed(beforeDeg, 1)}° seen, {fixed(running.lagDeg, 1)}° of lag,{' '}
-      {fixed(running.advanceDeg, 1)}° of advance.
+      before TDC at the most: seen {fixed(Math.abs(beforeDeg), 1)}° {beforeDeg < 0 ? 'after' : 'before'} it,{' '}
+      {fixed(running.lagDeg, 1)}° of lag, {fixed(running.advanceDeg, 1)}° of advance.
     </p>
   )
 }
