@@ -1,30 +1,9 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import { MouseHand, TouchHand, type Actor } from './actor'
 import { allWritten } from './allWritten'
 import { violations } from './axe'
 import { figures, goOn, newEngine, sign } from './byMarks/steps'
-import { startTicks } from './beginEngine'
-import { zeroAtFive } from './zeroAtFive'
-
-const panel = (page: Page) => page.locator('.step-panel').filter({ visible: true }).first()
-
-/** A job that came for pump or spark alone, its zero found and proved. */
-async function begin(actor: Actor, purpose: 'Pump timing' | 'Spark timing') {
-  const { page } = actor
-  await actor.press('Start a job')
-  await expect(page.getByRole('heading', { name: 'What is it here for?' })).toBeVisible()
-  await page.getByText(purpose, { exact: true }).click()
-  await expect(page.getByRole('radio', { name: new RegExp(`^${purpose}`) })).toBeChecked()
-  await actor.press(/^Begin: /)
-  await startTicks(page)
-  await goOn(actor)
-  await zeroAtFive(actor)
-  await goOn(actor)
-  await actor.press(/It stands there/)
-  await actor.press('Air pushed past')
-  await actor.press('Both shut, lash felt')
-  await goOn(actor)
-}
+import { begin, panel } from './followerSteps'
 
 /** A reading of the dial, and how its bolts are. */
 async function lift(actor: Actor, mm: string, bolts: 'Bolts loose' | 'Bolts tight') {

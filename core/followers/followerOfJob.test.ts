@@ -4,7 +4,17 @@ import { PART_IDS as ids } from '../starters'
 import type { BuildSheet, Follower, NewEntry } from '../model'
 import { makeRandom } from '../random'
 import { camMark, chain, CYL, firstJob, halfProved, madeSafe, oneChainSheet, stateAfter } from '../testing/oneChain'
-import { followerOfJob, pointsWhere, readLift, sharedLateness, shaftsToOffer, trueLift, whichTurn } from '.'
+import {
+  followerOfJob,
+  lobeSpread,
+  othersOfAKind,
+  pointsWhere,
+  readLift,
+  sharedLateness,
+  shaftsToOffer,
+  trueLift,
+  whichTurn,
+} from '.'
 
 const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
 const pump: Follower = {
@@ -189,6 +199,52 @@ describe('on the run sheet', () => {
     expect(evidence([found, swung(1), lift(0.82, 'loose')], 'tight')).toBe('none')
     expect(evidence([found, swung(1), lift(0.82, 'loose'), lift(0.77, 'tight', 'left')], 'tight')).toBe('part')
     expect(evidence([found, swung(1), lift(0.82, 'loose'), lift(0.82, 'tight', 'left')], 'tight')).toBe('proved')
+  })
+})
+
+describe('beside another, and lobe against lobe', () => {
+  const spark = (id: string, wanted: number): Follower => ({
+    ...pump,
+    id,
+    kind: 'magneto',
+    wanted: { by: 'beforeTdc', value: known(wanted) },
+  })
+  const [near, far] = [spark('a', 30), spark('b', 28)]
+  const on: BuildSheet = { ...sheet, followers: [near, far] }
+  const read = (followerId: string, value: number, cylinderId = CYL): NewEntry => ({
+    kind: 'followerRead',
+    followerId,
+    cylinderId,
+    phase: 'set',
+    by: 'beforeTdc',
+    value,
+    plusMinus: 0.5,
+    with: 'lamp',
+    bolts: 'tight',
+    approach: 'running',
+  })
+  test('two magnetos: how far apart they stand against how far they are meant to', () => {
+    const state = stateAfter([read('a', 30.5), read('b', 28)], on)
+    const [said] = othersOfAKind(on, state, near)
+    expect(said).toMatchObject({ apart: 2.5, meant: 2 })
+    expect(said?.plusMinus).toBeCloseTo(Math.SQRT1_2, 12)
+    expect(othersOfAKind(on, stateAfter([read('a', 30)], on), near)).toEqual([])
+  })
+  test('lobes that open further apart than their ± are told', () => {
+    const of = (...values: number[]) =>
+      lobeSpread(
+        followerOfJob(
+          on,
+          stateAfter(
+            values.map((value, i) => read('a', value, `cyl-${i + 1}`)),
+            on,
+          ),
+          near,
+        ),
+      )
+    expect(of(30)).toBeUndefined()
+    expect(of(30, 30.4)).toMatchObject({ sure: false })
+    expect(of(30, 32.5)).toMatchObject({ spread: 2.5, sure: true })
   })
 })
 

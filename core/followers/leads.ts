@@ -55,9 +55,11 @@ export function leadsOfJob(
   return { order, seen, judged: judgeLeads(order, seen) }
 }
 
-/** The cylinders that it serves in the order in which they fire; undefined while one of them has no place. */
+/** The cylinders that it serves in the order in which they fire: by the firing order of the sheet, else by their places; undefined while neither is known of one of them. */
 export function orderServed(sheet: BuildSheet, { outlets }: Follower): readonly string[] | undefined {
   const ids = [...new Set(outlets.map(({ cylinderId }) => cylinderId))]
+  const told = sheet.firingOrder?.value.filter((id) => ids.includes(id))
+  if (told && told.length === ids.length && ids.length > 0) return told
   const placed = ids.flatMap((id) => {
     const deg = firingDegOf(sheet, id)
     return deg === undefined ? [] : [{ id, deg }]

@@ -15,7 +15,7 @@ export interface FollowerAim {
 }
 
 /** How near a figure is set where no book says, either way: mm of lift, degrees, mm of piston, mm of rim. Common practice, no source. */
-export const USUAL_BAND: Readonly<Record<FollowerFigure, number>> = { lift: 0.02, beforeTdc: 1, piston: 0.1, rim: 1 }
+export const USUAL_BAND: Readonly<Record<FollowerFigure, number>> = { lift: 0.02, beforeTdc: 1, piston: 0.2, rim: 2 }
 
 /** What a follower is set to: by choice of this job, else by the book. Undefined where neither says. A figure that is not the book's keeps the width of the book's band. */
 export function aimOf({ wanted }: Follower, entry: ChosenAim | undefined): FollowerAim | undefined {

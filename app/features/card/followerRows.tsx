@@ -1,13 +1,27 @@
-import { cylindersRead, followerOfJob, type FollowerOfJob, type FollowerReading } from '@link-count/core/followers'
+import {
+  cylindersRead,
+  followerOfJob,
+  leadsOfJob,
+  type FollowerOfJob,
+  type FollowerReading,
+} from '@link-count/core/followers'
 import { partsOf } from '@link-count/core/sheet'
 import type { JobView } from '../../domain/views'
-import { againstWords, figureOfWords, followerFigure, followerWithWords, whichAimWords } from '../../ui/wording'
+import {
+  againstWords,
+  figureOfWords,
+  followerFigure,
+  followerWithWords,
+  leadsWords,
+  whichAimWords,
+} from '../../ui/wording'
 
 /** Fuel and spark as found and as left, with what they were set to and why. */
 export function FollowerRows({ view: { sheet, state } }: { readonly view: JobView }) {
   return (sheet.followers ?? []).flatMap((follower) =>
     cylindersRead(follower).flatMap((cylinderId) => {
       const of = followerOfJob(sheet, state, follower, cylinderId)
+      const leads = leadsOfJob(sheet, state, follower)?.judged
       if (of.readings.length === 0) return []
       const left = of.readings.findLast(({ entry }) => entry.phase !== 'found')
       const name = cylinderId && partsOf(sheet).cylinder(cylinderId)?.name
@@ -19,7 +33,10 @@ export function FollowerRows({ view: { sheet, state } }: { readonly view: JobVie
             <Wanted of={of} />
           </th>
           <td>{of.found ? <Cell of={of} reading={of.found} /> : 'not read'}</td>
-          <td>{left ? <Cell of={of} reading={left} left /> : 'left alone'}</td>
+          <td>
+            {left ? <Cell of={of} reading={left} left /> : 'left alone'}
+            {leads && <>. {leadsWords(leads, (id) => partsOf(sheet).cylinder(id)?.name ?? id)}</>}
+          </td>
         </tr>,
       ]
     }),

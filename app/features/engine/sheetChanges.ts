@@ -45,6 +45,14 @@ export const addFollower =
     ],
   })
 
+/** Set before the others: they are set in the order in which they stand on the sheet. */
+export const setFirst =
+  (id: string): SheetChange =>
+  (sheet) => ({
+    ...sheet,
+    followers: (sheet.followers ?? []).toSorted((a, b) => Number(b.id === id) - Number(a.id === id)),
+  })
+
 export const removeFollower =
   (id: string): SheetChange =>
   (sheet) => {

@@ -98,7 +98,7 @@ function OnShaft({ shaft }: { shaft: Shaft }) {
   const { sheet, apply } = useSheetEditor()
   const { choose } = useChosenPart()
   const own = (sheet.followers ?? []).filter(({ shaftId }) => shaftId === shaft.id)
-  const offered = shaftsToOffer(sheet).some(({ id }) => id === shaft.id) || (shaft.kind === 'cam' && own.length === 0)
+  const offered = shaftsToOffer(sheet).some(({ id }) => id === shaft.id) || shaft.kind === 'cam' || own.length > 0
   const add = async () => {
     const id = nanoid(10)
     if (await apply(addFollower(shaft, id))) choose(partKey('follower', id))
@@ -110,11 +110,13 @@ function OnShaft({ shaft }: { shaft: Shaft }) {
       ))}
       {offered && (
         <button type="button" className="link" onClick={() => void add()}>
-          {shaft.kind === 'pump'
-            ? 'Write down the pump on it'
-            : shaft.kind === 'magneto'
-              ? 'Write down the magneto or distributor on it'
-              : 'It works fuel pumps or a breaker: write them down'}
+          {own.length > 0
+            ? 'Another pump or magneto on it'
+            : shaft.kind === 'pump'
+              ? 'Write down the pump on it'
+              : shaft.kind === 'magneto'
+                ? 'Write down the magneto or distributor on it'
+                : 'It works fuel pumps or a breaker: write them down'}
         </button>
       )}
     </div>

@@ -1,9 +1,9 @@
 import { Checkbox } from '@mantine/core'
 import { FOLLOWER_KINDS, FOLLOWER_SET_BY, sheetLimits, type Follower, type FollowerSetBy } from '@link-count/core/model'
-import { handAtDriveEnd, ratioOfFollower, tradeOf } from '@link-count/core/followers'
+import { followersOf, handAtDriveEnd, ratioOfFollower, tradeOf } from '@link-count/core/followers'
 import { Fold } from '../../../../ui/Fold'
 import { followerKindWords, inSentence, setByWords } from '../../../../ui/wording'
-import { patchFollower, removeFollower, withValue } from '../../sheetChanges'
+import { patchFollower, removeFollower, setFirst, withValue } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
 import { MmField, WholeField } from '../../TrustedField'
 import { Choice, Fields, NameField } from '../fields'
@@ -15,7 +15,8 @@ import { WantedFields } from './WantedFields'
 
 /** A pump, magneto or distributor: what it is, how it is set, what it is set to, and what it serves. */
 export function FollowerPanel({ follower }: { readonly follower: Follower }) {
-  const { apply } = useSheetEditor()
+  const { sheet, apply } = useSheetEditor()
+  const others = followersOf(sheet, tradeOf(follower))
   const { id, kind, shaftId } = follower
   const name = inSentence(follower.name)
   const patch = (change: (one: Follower) => Follower) => patchFollower(id, change)
@@ -61,6 +62,11 @@ export function FollowerPanel({ follower }: { readonly follower: Follower }) {
       <OwnMarks follower={follower} />
       <div className="row">
         <PartLink kind="shaft" id={shaftId} words="Its shaft" />
+        {others.length > 1 && others[0]?.id !== id && (
+          <button type="button" className="link" onClick={() => void apply(setFirst(id))}>
+            Set it before the {inSentence(others[0]?.name ?? '')}
+          </button>
+        )}
         <button type="button" className="link" onClick={() => void apply(removeFollower(id))}>
           Take the {name} off the sheet
         </button>

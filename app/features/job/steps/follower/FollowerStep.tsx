@@ -1,5 +1,5 @@
-import { SegmentedControl } from '@mantine/core'
-import { cylindersRead, followerOfJob, whichTurn } from '@link-count/core/followers'
+import { NativeSelect, SegmentedControl } from '@mantine/core'
+import { cylindersRead, followerOfJob, tradeOf, whichTurn, type FollowerOfJob } from '@link-count/core/followers'
 import { partsOf } from '@link-count/core/sheet'
 import type { Follower, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
@@ -8,7 +8,9 @@ import { Fold } from '../../../../ui/Fold'
 import { whichTurnWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { Aim } from './Aim'
+import { Beside } from './Beside'
 import { HowToRead } from './HowToRead'
+import { LiveThings } from './LiveThings'
 import { Leads } from './Leads'
 import { MoveIt } from './MoveIt'
 import { NextMove } from './NextMove'
@@ -40,7 +42,8 @@ function OfFollower({
   const each = cylindersRead(follower)
   const chosen = useDraft(`${job.id}:${follower.id}:cylinder`, each[0] ?? '')
   const own = each.includes(chosen.text) ? chosen.text : each[0]
-  const cylinderId = own ?? follower.wanted?.cylinderId ?? sheet.zeroCylinderId
+  const lobe = follower.outlets.find(({ cylinderId }) => cylinderId === chosen.text)?.cylinderId
+  const cylinderId = own ?? lobe ?? follower.wanted?.cylinderId ?? sheet.zeroCylinderId
   const of = followerOfJob(sheet, state, follower, own)
   const turn = whichTurn(sheet, state, follower)
   return (
@@ -55,29 +58,42 @@ function OfFollower({
       )}
       <p className={turn === 'proved' || turn === 'cannotMatter' ? 'soft' : 'warn'}>{whichTurnWords[turn]}</p>
       <Aim follower={follower} aim={of.aim} step={step} mayChoose={phase !== 'left'} />
-      <HowToRead follower={follower} aim={of.aim} cylinderId={cylinderId} />
-      <ReadIt key={cylinderId} step={step} phase={phase} follower={follower} aim={of.aim} cylinderId={cylinderId} />
-      <Leads step={step} phase={phase} follower={follower} />
-      {of.now && <Reading of={of} reading={of.now} />}
-      {of.now && <RunningSpark follower={follower} reading={of.now} />}
-      {!of.now && of.readings.length > 0 && (
-        <p className="warn">
-          {of.readings.at(-1)?.stale === 'drive'
-            ? 'Its drive was moved since it was read: read it again.'
-            : of.readings.at(-1)?.stale === 'follower'
-              ? 'It was moved since it was read: read it again.'
-              : 'What was read is not held against what is wanted yet.'}
-        </p>
+      {of.now ? (
+        <>
+          <Reading of={of} reading={of.now} />
+          <Beside of={of} />
+          <RunningSpark follower={follower} reading={of.now} />
+          {phase !== 'found' && (
+            <>
+              <NextMove of={of} />
+              <MoveIt step={step} of={of} cylinderId={own} />
+            </>
+          )}
+        </>
+      ) : (
+        <NothingHolds of={of} />
       )}
-      {of.readings.at(-1)?.value === undefined && of.readings.length > 0 && <NotTold of={of} />}
+      <LiveThings follower={follower} aim={of.aim} />
+      <Fold key={String(of.now === undefined)} title="How it is read" open={of.now === undefined}>
+        <HowToRead follower={follower} aim={of.aim} cylinderId={cylinderId} />
+      </Fold>
+      {own === undefined && tradeOf(follower) === 'spark' && follower.outlets.length > 1 && (
+        <NativeSelect
+          label="Read at cylinder"
+          description="At several, its lobes are held against each other."
+          value={cylinderId}
+          onChange={(event) => chosen.setText(event.currentTarget.value)}
+          data={[...new Set(follower.outlets.map((outlet) => outlet.cylinderId))].map((id) => ({
+            value: id,
+            label: partsOf(sheet).cylinder(id)?.name ?? id,
+          }))}
+        />
+      )}
+      <ReadIt key={cylinderId} step={step} phase={phase} follower={follower} aim={of.aim} cylinderId={cylinderId} />
+      {tradeOf(follower) === 'spark' && <Leads step={step} phase={phase} follower={follower} />}
       <Shared follower={follower} />
       {follower.kind === 'singlePumps' && <Trims follower={follower} />}
-      {phase !== 'found' && (
-        <>
-          <NextMove of={of} />
-          <MoveIt step={step} of={of} cylinderId={own} />
-        </>
-      )}
+      {phase !== 'found' && !of.now && <MoveIt step={step} of={of} cylinderId={own} />}
       {of.readings.length > 1 && (
         <Fold title="Every reading" note={`${of.readings.length}`}>
           <ol className="plain-list">
@@ -93,8 +109,16 @@ function OfFollower({
   )
 }
 
-/** Why the last reading is not held against what is wanted. */
-function NotTold({ of }: { readonly of: ReturnType<typeof followerOfJob> }) {
+/** Nothing that was read holds any more, or can be held against what is wanted: why, and that it is read again. */
+function NothingHolds({ of }: { readonly of: FollowerOfJob }) {
   const last = of.readings.at(-1)
-  return last?.not ? <Reading of={of} reading={last} /> : null
+  if (!last) return null
+  if (last.not) return <Reading of={of} reading={last} />
+  return (
+    <p className="warn">
+      {last.stale === 'drive'
+        ? 'Its drive was moved since it was read: read it again.'
+        : 'It was moved since it was read: read it again.'}
+    </p>
+  )
 }

@@ -1,9 +1,7 @@
 import { BETWEEN_BY_EYE_DEG, beforeTdc, betweenLines, tradeOf, type FollowerAim } from '@link-count/core/followers'
-import type { Follower, NewEntry } from '@link-count/core/model'
+import type { Follower } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatMm } from '@link-count/core/units'
-import { Button } from '@mantine/core'
-import { followerCautions, inSentence } from '../../../../ui/wording'
 import { askTurn } from '../../askTurn'
 import { useBench } from '../../JobContext'
 import { TurnTo } from '../../TurnTo'
@@ -50,7 +48,7 @@ export function HowToRead({
   const before = typeof place === 'object' ? place.deg : undefined
   return (
     <>
-      <LiveThings follower={follower} />
+      {follower.setBy.includes('pointsGap') && <p>Its points gap first: it moves where it opens.</p>}
       {turn}
       {before !== undefined && <Lines beforeDeg={before} cylinderId={cylinderId} />}
       {decoys.length > 0 && (
@@ -77,58 +75,5 @@ function Lines({ beforeDeg, cylinderId }: { readonly beforeDeg: number; readonly
       {to && fraction !== undefined && `: ${fixed(fraction, 2)} of the way to “${to.name}”`}. By eye ±{' '}
       {BETWEEN_BY_EYE_DEG}° at best.
     </p>
-  )
-}
-
-type Live = 'pawlsOut' | 'earthOff' | 'ignitionOn' | 'fuelAtPressure'
-
-/** What has to be live or held out for a reading, on the register until it is made safe again. */
-function LiveThings({ follower }: { readonly follower: Follower }) {
-  const { view, say } = useBench()
-  const { state, sheet } = view
-  const id = (item: Live) => `${item}-${follower.id}`.slice(0, 64)
-  const isIn = (item: Live) => state.register.some(({ itemId }) => itemId === id(item))
-  const change = (item: Live): NewEntry => ({
-    kind: 'item',
-    itemId: id(item),
-    item,
-    where: inSentence(follower.name),
-    change: isIn(item) ? 'out' : 'in',
-  })
-  const spill = tradeOf(follower) === 'fuel'
-  const live: Live = spill ? 'fuelAtPressure' : follower.kind === 'magneto' ? 'earthOff' : 'ignitionOn'
-  const words: Readonly<Record<Live, readonly [string, string]>> = {
-    pawlsOut: ['Pawls are held out', 'Pawls are free again'],
-    earthOff: ['Earth wire is off, for the lamp', 'Earth wire is on again'],
-    ignitionOn: ['Ignition is on, for the lamp', 'Ignition is off again'],
-    fuelAtPressure: ['Fuel stands at feed pressure', 'Fuel is shut again'],
-  }
-  const toggle = (item: Live) => (
-    <Button variant="default" onClick={() => void say(change(item))}>
-      {words[item][isIn(item) ? 1 : 0]}
-    </Button>
-  )
-  return (
-    <>
-      {follower.setBy.includes('pointsGap') && <p>Its points gap first: it moves where it opens.</p>}
-      {sheet.starting === 'hand' && follower.kind === 'magneto' && isIn('earthOff') && (
-        <p className="caution">It is live: nobody swings it.</p>
-      )}
-      <div className="row">
-        {follower.impulse && toggle('pawlsOut')}
-        {toggle(live)}
-      </div>
-      {isIn(live) && (
-        <p className="caution">
-          {
-            {
-              fuelAtPressure: followerCautions.spill,
-              earthOff: followerCautions.lamp,
-              ignitionOn: followerCautions.coil,
-            }[live]
-          }
-        </p>
-      )}
-    </>
   )
 }

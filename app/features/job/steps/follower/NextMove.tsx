@@ -9,7 +9,8 @@ export function NextMove({ of }: { readonly of: FollowerOfJob }) {
   const { view, side } = useBench()
   const { follower, move, now, aim, pull } = of
   if (!move || !now || !aim) return null
-  if (now.against?.is === 'in' && now.against.sure === 'sure')
+  const atAim = Math.abs(move.short) < now.plusMinus / 4
+  if (now.against?.is === 'in' && (now.against.sure === 'sure' || atAim))
     return (
       <p className="result">
         {now.entry.bolts === 'tight'

@@ -1,0 +1,36 @@
+import { expect, type Page } from '@playwright/test'
+import type { Actor } from './actor'
+import { allWritten } from './allWritten'
+import { startTicks } from './beginEngine'
+import { goOn } from './byMarks/steps'
+import { zeroAtFive } from './zeroAtFive'
+
+/* What journeys of fuel and spark are made of. */
+
+export const panel = (page: Page) => page.locator('.step-panel').filter({ visible: true }).first()
+
+/** A job that came for pump or spark alone, its zero found and proved. */
+export async function begin(actor: Actor, purpose: 'Pump timing' | 'Spark timing') {
+  const { page } = actor
+  await actor.press('Start a job')
+  await expect(page.getByRole('heading', { name: 'What is it here for?' })).toBeVisible()
+  await page.getByText(purpose, { exact: true }).click()
+  await expect(page.getByRole('radio', { name: new RegExp(`^${purpose}`) })).toBeChecked()
+  await actor.press(/^Begin: /)
+  await startTicks(page)
+  await goOn(actor)
+  await zeroAtFive(actor)
+  await goOn(actor)
+  await actor.press(/It stands there/)
+  await actor.press('Air pushed past')
+  await actor.press('Both shut, lash felt')
+  await goOn(actor)
+}
+
+/** A figure read, and written. */
+export async function read(actor: Actor, text: string, label: RegExp) {
+  await actor.write(label, text)
+  await actor.press('Write the reading down')
+  await expect(panel(actor.page).getByLabel(label)).toHaveValue('')
+  await allWritten(actor.page)
+}
