@@ -1,13 +1,9 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { MouseHand, type Actor } from './actor'
 import { allWritten } from './allWritten'
+import { inLong } from './inLong'
 import { begin, panel, read } from './followerSteps'
 import { figures, goOn, goToStep, newEngine, sign } from './byMarks/steps'
-
-/** Registered in npm run long alone: what is skipped elsewhere counts as not passed. */
-const inLong = (name: string, body: (hands: { page: Page }) => Promise<void>) => {
-  if (process.env['JOURNEYS'] === 'all') test(name, ({ page }) => body({ page }))
-}
 
 /** What sits on a camshaft, written down on the build sheet. */
 async function writeDown(actor: Actor, address: string, kind: string, asks: string, wanted: string) {

@@ -3,15 +3,10 @@ import { expect, test, type Page } from '@playwright/test'
 import jsqr from 'jsqr'
 import { MouseHand, TouchHand, type Actor } from './actor'
 import { allWritten } from './allWritten'
+import { inLong } from './inLong'
 import { violations } from './axe'
 import { figures, goOn, goToStep, guard, newEngine, passOver, sign } from './byMarks/steps'
 import { startTicks } from './beginEngine'
-
-const ALL = process.env['JOURNEYS'] === 'all'
-/** Registered in npm run long alone: what is skipped elsewhere counts as not passed. */
-const inLong = (name: string, body: (hands: { page: Page }) => Promise<void>) => {
-  if (ALL) test(name, ({ page }) => body({ page }))
-}
 
 /** A purpose chosen, how it came in, and the job begun and made safe. */
 async function begin(actor: Actor, purpose: string, { cameIn = '', why = '' } = {}) {

@@ -24,7 +24,7 @@ const shots: readonly Shot[] = [
   { name: 'counting-phone', path: '/demo/job/job-tractor-3', ready: COUNT, phone: true, then: countAgain },
   { name: 'true-tdc', path: '/demo/job/job-sidecar-1', ready: 'It meets', then: showTrueTdc },
   { name: 'by-marks', path: '/demo/job/job-tricycle-1', ready: 'Moved it: look again' },
-  { name: 'by-marks-phone', path: '/demo/job/job-tricycle-1', ready: 'Moved it: look again', phone: true },
+  { name: 'pump', path: '/demo/job/job-locomotive-3', ready: 'move it earlier' },
   { name: 'slack', path: '/demo/job/job-tourer-3', ready: 'Slack, place by place' },
   { name: 'valves', path: '/demo/job/job-tourer-1', ready: 'Card', then: showValves },
   { name: 'ear-phone', path: '/demo/engine/launch/job', ready: 'What is it here for?', phone: true, then: showEar },

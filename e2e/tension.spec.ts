@@ -1,16 +1,11 @@
 import { expect, test, type Page } from '@playwright/test'
 import { MouseHand, TouchHand, type Actor } from './actor'
 import { allWritten } from './allWritten'
+import { inLong } from './inLong'
 import { violations } from './axe'
 import { figures, goOn, guard, newEngine, sign } from './byMarks/steps'
 import { startTicks } from './beginEngine'
 import { zeroAtFive } from './zeroAtFive'
-
-const ALL = process.env['JOURNEYS'] === 'all'
-/** Registered in npm run long alone: what is skipped elsewhere counts as not passed. */
-const inLong = (name: string, body: (hands: { page: Page }) => Promise<void>) => {
-  if (ALL) test(name, ({ page }) => body({ page }))
-}
 
 /** A job that came for tension only, begun and made safe. */
 async function begin(actor: Actor, judgedBy: string, why: string) {

@@ -81,6 +81,23 @@ describe('a pump to its target', () => {
     expect(pull).toBeCloseTo(-0.05, 12)
     expect(move?.looseTo).toBeCloseTo(0.87, 12)
   })
+  // By hand: 40 teeth are 9° of its own each, 18° at the crank on a shaft at half speed.
+  test('whole teeth of a gear hidden inside it are told, and a coupling with two rows its places', () => {
+    const geared: Follower = {
+      ...pump,
+      insideTeeth: known(40),
+      setBy: ['vernier'],
+      places: known(18),
+      placesTo: known(19),
+      wanted: { by: 'beforeTdc', value: known(24) },
+    }
+    const on = { ...sheet, followers: [geared] }
+    const read = (value: number) => ({ ...lift(value, 'loose'), by: 'beforeTdc' }) as NewEntry
+    const { move } = followerOfJob(on, stateAfter([read(6)], on), geared)
+    expect(move).toMatchObject({ crankDeg: 18, ownDeg: 9, insideTeeth: 1 })
+    expect(Math.abs(move?.places?.leftoverDeg ?? 99)).toBeLessThanOrEqual(360 / (18 * 19) / 2 + 1e-9)
+    expect(followerOfJob(on, stateAfter([read(18)], on), geared).move?.insideTeeth).toBeUndefined()
+  })
   test('too much is taken back, and two readings that contradict the move tell no rate', () => {
     expect(after(lift(0.9, 'loose')).move).toMatchObject({ towards: 'retard' })
     expect(after(lift(0.8, 'loose'), swung(1), lift(0.7, 'loose')).move?.perMm).toBeUndefined()

@@ -25,6 +25,8 @@ export interface NextMove {
   readonly ownDeg: number | undefined
   /** Of a coupling with one or two rows of places. */
   readonly places: PlacesMoved | undefined
+  /** As many teeth of a gear hidden inside it, where that is nearly whole: it was put together so far out. */
+  readonly insideTeeth: number | undefined
 }
 
 type Moved = EntryOf<'followerMoved'>
@@ -77,6 +79,7 @@ export function nextMove({
         perMm !== undefined && radius && ratio ? (perMm * Math.abs(ratio)) / degreesOfMm(1, radius) : undefined,
       crankDeg: byPlace ?? (ownDeg !== undefined && ratio ? ownDeg / Math.abs(ratio) : undefined),
       ownDeg,
+      insideTeeth: wholeTeeth(ownDeg, follower.insideTeeth?.value),
       places:
         ownDeg !== undefined && places
           ? placesOfTwoRows(
@@ -87,6 +90,16 @@ export function nextMove({
           : undefined,
     },
   }
+}
+
+/** How near to whole teeth counts as that, as a share of one. Ours. */
+const NEAR_TOOTH = 0.15
+
+function wholeTeeth(ownDeg: number | undefined, teeth: number | undefined): number | undefined {
+  if (ownDeg === undefined || teeth === undefined) return undefined
+  const n = (ownDeg * teeth) / 360
+  const whole = Math.round(n)
+  return whole !== 0 && Math.abs(n - whole) <= NEAR_TOOTH ? whole : undefined
 }
 
 /** Millimetres at a radius as degrees: mm · 180/(π·R). Source: handbook 14, plain geometry. */

@@ -80,6 +80,8 @@ function opened({ sheet, pick, loop }: Moment, change: 'in' | 'out'): NewEntry {
     { itemId: `away-${loop.id}`, item: 'loopAway', of: { what: 'loop' as const, id: loop.id } },
     { itemId: 'tackle', item: 'tackle' },
     { itemId: 'pressure', item: 'underPressure' },
+    { itemId: 'pawls', item: 'pawlsOut' },
+    { itemId: 'earth', item: 'earthOff' },
   ] as const)
   return { kind: 'item', where: '', change, ...what } as NewEntry
 }

@@ -28,7 +28,7 @@ import { Half, MarksRow, SetRows, Timing, WearRows } from './cardRows'
 import { CardActions } from './CardActions'
 import { CountRows, CouplingRows, TryRows } from './loopRows'
 import { schoolLine } from './schoolLine'
-import { FollowerRows } from './followerRows'
+import { FollowerRows, LeadsDrawn } from './followerRows'
 import { SlackRows, TensionerRows } from './tensionRows'
 import { FindingRows, PressureRows, SymptomRows, TurnRows, WitnessRow } from './workRows'
 import './card.css'
@@ -77,6 +77,7 @@ const Card = ({ view }: { view: JobView }) => (
     ) ||
       wants(view, 'lashFound') ||
       wants(view, 'lashLeft')) && <LashTable view={view} />}
+    <LeadsDrawn view={view} />
     <CardNotes view={view} />
   </article>
 )

@@ -6,6 +6,7 @@ import {
   type FollowerReading,
 } from '@link-count/core/followers'
 import { partsOf } from '@link-count/core/sheet'
+import { CapOf } from '../../ui/leads/CapOf'
 import type { JobView } from '../../domain/views'
 import {
   againstWords,
@@ -40,6 +41,20 @@ export function FollowerRows({ view: { sheet, state } }: { readonly view: JobVie
         </tr>,
       ]
     }),
+  )
+}
+
+/** The leads round each cap that was looked at, as they belong. */
+export function LeadsDrawn({ view: { sheet, state } }: { readonly view: JobView }) {
+  return (sheet.followers ?? []).flatMap((follower) =>
+    leadsOfJob(sheet, state, follower)
+      ? [
+          <section key={follower.id}>
+            <strong>{follower.name}: leads</strong>
+            <CapOf sheet={sheet} follower={follower} />
+          </section>,
+        ]
+      : [],
   )
 }
 

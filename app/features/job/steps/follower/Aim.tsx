@@ -1,8 +1,8 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core'
-import type { FollowerAim } from '@link-count/core/followers'
+import { beforeTdc, ratioOfFollower, staticFromMost, toCrankDeg, type FollowerAim } from '@link-count/core/followers'
 import { entryLimits, type Follower } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { parseDegrees } from '@link-count/core/units'
+import { fixed, parseDegrees } from '@link-count/core/units'
 import { useDraft, useField } from '../../../../ui/fields'
 import { Fold } from '../../../../ui/Fold'
 import { figureOfWords, followerCautions, followerFigure, numberWords, whichAimWords } from '../../../../ui/wording'
@@ -33,6 +33,7 @@ export function Aim({
       ) : (
         <p className="warn">What it is set to is not on the build sheet: say it here, or write it there.</p>
       )}
+      <AtTheMost follower={follower} aim={aim} />
       {aim?.outsideBook && (
         <p className="warn">
           Outside the book’s own band, on purpose. {aim.which === 'softer' ? '' : followerCautions.brisk}
@@ -44,6 +45,22 @@ export function Aim({
         </Fold>
       )}
     </>
+  )
+}
+
+/** What the figure comes to with all of its advance: too much there is too much, whatever it is standing. */
+function AtTheMost({ follower, aim }: { readonly follower: Follower; readonly aim: FollowerAim | undefined }) {
+  const { sheet } = useBench().view
+  const { advance, wanted } = follower
+  const ratio = ratioOfFollower(sheet, follower)
+  const place = aim && beforeTdc(sheet, { ...aim, plusMinus: 0 })
+  if (!advance?.most || !ratio || typeof place !== 'object') return null
+  const travel = toCrankDeg(advance.most.value, advance.of, ratio)
+  const standing = wanted?.control === 'advanced' ? staticFromMost(place.deg, travel) : place.deg
+  return (
+    <p className="soft">
+      Standing {fixed(standing, 1)}°, with all its advance {fixed(standing + travel, 1)}° before TDC.
+    </p>
   )
 }
 

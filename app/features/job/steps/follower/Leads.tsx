@@ -1,17 +1,16 @@
 import { Button, TextInput } from '@mantine/core'
 import { useState } from 'react'
-import { handAtDriveEnd, leadOrder, leadsOfJob, orderServed } from '@link-count/core/followers'
+import { leadsOfJob } from '@link-count/core/followers'
 import { lastOf } from '@link-count/core/ledger'
 import type { BuildSheet, Follower, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
-import { otherHand } from '@link-count/core/units'
 import { useDraft } from '../../../../ui/fields'
 import { Fold } from '../../../../ui/Fold'
 import { leadsWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { replacing } from '../lash/Lash'
-import { Cap } from './Cap'
+import { CapOf } from '../../../../ui/leads/CapOf'
 
 /** Which lead goes where, drawn round the cap in its own direction; what was found against it. */
 export function Leads({
@@ -25,26 +24,15 @@ export function Leads({
 }) {
   const { view } = useBench()
   const { sheet, state } = view
-  const order = orderServed(sheet, follower)
   const judged = leadsOfJob(sheet, state, follower)?.judged
-  const first = follower.wanted?.cylinderId ?? sheet.zeroCylinderId
   if (follower.outlets.length < 2) return null
-  const hand = handAtDriveEnd(sheet, follower)
   return (
     <Fold
       title="Leads round the cap"
       note={judged ? (judged.right ? 'right' : 'wrong') : 'not looked at'}
       open={judged !== undefined && !judged.right}
     >
-      {order ? (
-        <Cap
-          leads={leadOrder(order, order.includes(first) ? first : (order[0] ?? ''))}
-          names={(id) => nameOf(sheet, id)}
-          hand={hand && otherHand(hand)}
-        />
-      ) : (
-        <p className="soft">The firing order is not on the build sheet, so the leads cannot be laid by it.</p>
-      )}
+      <CapOf sheet={sheet} follower={follower} />
       <AsSeen step={step} phase={phase} follower={follower} />
       {judged && <p className={judged.right ? 'result' : 'warn'}>{leadsWords(judged, (id) => nameOf(sheet, id))}</p>}
     </Fold>

@@ -48,6 +48,12 @@ export function NextMove({ of }: { readonly of: FollowerOfJob }) {
           .
         </p>
       )}
+      {move.insideTeeth !== undefined && (
+        <p>
+          That is {Math.abs(move.insideTeeth)} {Math.abs(move.insideTeeth) === 1 ? 'tooth' : 'teeth'} of the gear hidden
+          inside it: look whether it was put together so far out.
+        </p>
+      )}
       {move.places && <p>{placesWords(move.places, move.towards, follower.placesTo !== undefined)}</p>}
       {move.perMm !== undefined && (
         <p className="soft">

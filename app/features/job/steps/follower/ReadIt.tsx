@@ -47,7 +47,7 @@ export function ReadIt(asked: Asked) {
 /** What a reading is worth nothing without: its lever, its pawls, and which cylinder it serves. */
 function Beside({
   follower,
-  reading: { byHand, control, value, pawlsOut, pointsAt },
+  reading: { figure, startAdvance, byHand, control, value, pawlsOut, pointsAt },
 }: {
   readonly follower: Follower
   readonly reading: Asks
@@ -55,6 +55,18 @@ function Beside({
   const { sheet } = useBench().view
   return (
     <>
+      {figure === 'lift' && (
+        <NativeSelect
+          label="Its cold-start advance"
+          value={startAdvance.text}
+          onChange={(event) => startAdvance.setText(event.currentTarget.value)}
+          data={[
+            { value: '', label: 'not said' },
+            { value: 'off', label: 'off, or it has none' },
+            { value: 'on', label: 'on: it reads earlier than it is' },
+          ]}
+        />
+      )}
       {byHand && (
         <NativeSelect
           label="Its lever stands"

@@ -43,6 +43,7 @@ export function Reading({
             { label: `As seen, ${followerWithWords[entry.with]}`, value: asSeen },
             { label: 'Its bolts', value: entry.bolts },
             ...(entry.zeroed ? [{ label: 'The dial', value: zeroedWords[entry.zeroed] }] : []),
+            ...(entry.startAdvance ? [{ label: 'Its cold-start advance', value: entry.startAdvance }] : []),
             ...(entry.pawls ? [{ label: 'Its pawls', value: entry.pawls === 'free' ? 'free' : 'held out' }] : []),
             ...(aim
               ? [
@@ -77,6 +78,9 @@ export function Reading({
         <p className="warn">
           Its zero was not where the needle falls no more: the lift reads short. Set the dial to 0 there and read again.
         </p>
+      )}
+      {entry.startAdvance === 'on' && (
+        <p className="warn">Its cold-start advance was on: it reads earlier than it is. Let it off and read again.</p>
       )}
       {points !== 'open' && points !== 'cannotMatter' && (
         <p className={points === 'right' ? 'result' : 'warn'}>{pointsWords[points]}</p>

@@ -43,6 +43,7 @@ function useDrafts({ step, phase, follower, aim, cylinderId }: Asked) {
     tool: useDraft(`${key}:with:${figure}`, figure === 'lift' ? 'dial' : isFuel ? 'spill' : 'lamp'),
     bolts: useDraft(`${key}:bolts`, phase === 'set' ? 'loose' : 'tight'),
     zeroed: useDraft(`${key}:zeroed`, wayOfZero(view)),
+    startAdvance: useDraft(`${view.job.id}:${follower.id}:startAdvance`, ''),
     control: useDraft(`${key}:control`, ''),
     pointsAt: useDraft(`${key}:points`, ''),
     mm: useLengthField(`${key}:${figure}:mm`, limits),
@@ -71,7 +72,7 @@ export function useFollowerReading(asked: Asked) {
   const { step, phase, follower, cylinderId } = asked
   const drafts = useDrafts(asked)
   const plusMinusOf = usePlusMinus(asked)
-  const { figure, tool, bolts, zeroed, control, pointsAt, mm, deg } = drafts
+  const { figure, tool, bolts, zeroed, startAdvance, control, pointsAt, mm, deg } = drafts
   const byHand = follower.advance !== undefined && follower.advance.by !== 'automatic'
   const pawlsOut = pawlsAreOut(view.state, follower)
   const field = figure === 'beforeTdc' ? deg : mm
@@ -91,7 +92,8 @@ export function useFollowerReading(asked: Asked) {
         plusMinus: plusMinusOf(figure, by, value),
         with: by,
         bolts: bolts.text as Read['bolts'],
-        ...(figure === 'lift' ? { zeroed: zeroed.text as NonNullable<Read['zeroed']>, startAdvance: 'off' } : {}),
+        ...(figure === 'lift' ? { zeroed: zeroed.text as NonNullable<Read['zeroed']> } : {}),
+        ...(figure === 'lift' && startAdvance.text ? { startAdvance: startAdvance.text as 'off' | 'on' } : {}),
         ...(byHand ? { control: control.text as NonNullable<Read['control']> } : {}),
         ...(follower.impulse ? { pawls: pawlsOut ? 'heldOut' : 'free' } : {}),
         ...(pointsAt.text ? { pointsAt: pointsAt.text } : {}),

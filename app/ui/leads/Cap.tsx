@@ -1,5 +1,5 @@
 import type { Hand } from '@link-count/core/units'
-import './follower.css'
+import './Cap.css'
 
 const [SIZE, RING, LABEL] = [260, 82, 108]
 
