@@ -37,6 +37,9 @@ describe('bands know the ± of a figure', () => {
   test.each<[number, number, 'roadDiesel' | 'marine', string, string]>([
     [2, 0.2, 'marine', 'trim', 'onLimit'],
     [2.1, 0.2, 'marine', 'resetCamshaft', 'onLimit'],
+    [1.9, 0.05, 'marine', 'trim', 'in'],
+    [2, 0.05, 'marine', 'trim', 'onLimit'],
+    [2.1, 0.05, 'marine', 'resetCamshaft', 'in'],
     [1, 0.2, 'marine', 'trim', 'in'],
     [1, 3.2, 'marine', 'trim', 'cannotTell'],
     [3, 0.5, 'roadDiesel', 'correctAndWatch', 'onLimit'],

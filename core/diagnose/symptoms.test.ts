@@ -39,6 +39,38 @@ describe('a symptom and what can be behind it', () => {
     expect(ids('petrol')).toContain('ignitionLate')
     expect(ids('petrol')).not.toContain('pumpLate')
   })
+  test('a pump that is on the sheet is read in its own step, and what is read as found settles it', () => {
+    const pump = {
+      id: 'pump',
+      name: 'Pump',
+      kind: 'distributorPump' as const,
+      shaftId: sheet.shafts[1]?.id ?? '',
+      setBy: [],
+      outlets: [],
+      wanted: { by: 'lift' as const, value: known(0.82), least: known(0.79), most: known(0.85) },
+    }
+    const diesel: BuildSheet = { ...sheet, fuel: 'diesel' }
+    const withPump: BuildSheet = { ...diesel, followers: [pump] }
+    const read = (value: number): NewEntry => ({
+      kind: 'followerRead',
+      followerId: 'pump',
+      cylinderId: sheet.zeroCylinderId,
+      phase: 'found',
+      by: 'lift',
+      value,
+      plusMinus: 0.02,
+      with: 'dial',
+      bolts: 'tight',
+      approach: 'running',
+    })
+    const late = (on: BuildSheet, ...more: NewEntry[]) =>
+      after([symptom('smoke'), ...more], on).find(({ id }) => id === 'pumpLate')
+    expect(late(diesel)).toMatchObject({ step: undefined, is: 'open' })
+    expect(late(withPump)).toMatchObject({ step: 'pumpFound', is: 'open' })
+    expect(late(withPump, read(0.64))).toMatchObject({ is: 'found', by: 'reading' })
+    expect(late(withPump, read(0.82))).toMatchObject({ is: 'ruledOut', by: 'reading' })
+    expect(late(withPump, read(0.78))).toMatchObject({ is: 'open' })
+  })
   test('lash as found settles both ways; one valve alone settles nothing', () => {
     const there = symptom('noPower')
     expect(isOf(after([there, ...gap(0.2)]), 'lashTight')).toBe('ruledOut')

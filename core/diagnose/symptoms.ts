@@ -1,3 +1,4 @@
+import { cylindersRead, followerOfJob, followersOf, type FollowerTrade } from '../followers'
 import { judgeGap } from '../lash'
 import { allOf, lastIn, toothOf, type JobState } from '../ledger'
 import type { BuildSheet } from '../model/buildSheet'
@@ -18,6 +19,8 @@ export interface FaultCause {
   readonly shows: readonly Symptom[]
   /** The step whose reading tells; without one somebody looks and says. */
   readonly step?: StepKind
+  /** Whether the build sheet has what that step is done on. */
+  readonly stepIf?: (sheet: BuildSheet) => boolean
   /** Whether an engine can have it at all. */
   readonly can?: (sheet: BuildSheet) => boolean
   /** What the readings say of it. */
@@ -41,7 +44,13 @@ export const faultCauses = {
     can: hasCamshaft,
     judge: (looked) => judgeFindings(looked, 'camshaft'),
   },
-  ignitionLate: { shows: ['noPower', 'hardStarting'], can: ({ fuel }) => fuel !== 'diesel' },
+  ignitionLate: {
+    shows: ['noPower', 'hardStarting'],
+    step: 'sparkFound',
+    stepIf: (sheet) => followersOf(sheet, 'spark').length > 0,
+    can: ({ fuel }) => fuel !== 'diesel',
+    judge: (looked) => judgeFollowers(looked, 'spark'),
+  },
   lashTight: {
     shows: ['hardStarting', 'noPower'],
     step: 'lashFound',
@@ -73,7 +82,13 @@ export const faultCauses = {
     judge: (looked) => judgeLate(looked, (teeth, deg) => teeth < 0.75 && deg >= LATE_DEG),
   },
   loopGrown: { shows: ['noiseAtIdle'], step: 'wear', can: ({ loops }) => loops.length > 0, judge: judgeGrown },
-  pumpLate: { shows: ['smoke', 'noPower', 'hardStarting'], can: ({ fuel }) => fuel === 'diesel' },
+  pumpLate: {
+    shows: ['smoke', 'noPower', 'hardStarting'],
+    step: 'pumpFound',
+    stepIf: (sheet) => followersOf(sheet, 'fuel').length > 0,
+    can: ({ fuel }) => fuel === 'diesel',
+    judge: (looked) => judgeFollowers(looked, 'fuel'),
+  },
   cylinderWeak: { shows: ['hardStarting', 'smoke', 'noPower'], step: 'pressures', judge: judgePressures },
 } satisfies Record<string, FaultCause>
 
@@ -94,7 +109,8 @@ export function suspectsOf(sheet: BuildSheet, state: JobState): readonly Suspect
   const settled = new Map(allOf(state, 'causeSettled').map((one) => [one.cause, one.is]))
   return (Object.entries(faultCauses) as [FaultCauseId, FaultCause][])
     .filter(([, { shows, can }]) => shows.some((one) => there.has(one)) && (can?.(sheet) ?? true))
-    .map(([id, { step, judge }]) => {
+    .map(([id, { step: kind, stepIf, judge }]) => {
+      const step = stepIf && !stepIf(sheet) ? undefined : kind
       const word = settled.get(id)
       const read = judge?.({ sheet, state }) ?? 'open'
       if (word && word !== 'open') return { id, step, is: word, by: 'word' }
@@ -130,6 +146,15 @@ function judgeLash({ sheet, state }: Looked, which: 'tight' | 'wide'): Settling 
   })
   if (judged.some((verdict) => verdict === which)) return 'found'
   return judged.every((verdict) => verdict !== undefined && verdict !== 'noBook') ? 'ruledOut' : 'open'
+}
+
+/** Fuel or spark as found: late where its whole ± is short of its band, ruled out where all that was read lies in it. */
+function judgeFollowers({ sheet, state }: Looked, trade: FollowerTrade): Settling {
+  const found = followersOf(sheet, trade).flatMap((follower) =>
+    cylindersRead(follower).map((cylinderId) => followerOfJob(sheet, state, follower, cylinderId).found?.against),
+  )
+  if (found.some((against) => against?.is === 'under' && against.sure === 'sure')) return 'found'
+  return found.length > 0 && found.every((against) => against?.is === 'in') ? 'ruledOut' : 'open'
 }
 
 function judgeLate({ sheet, state }: Looked, is: (teeth: number, deg: number) => boolean): Settling {

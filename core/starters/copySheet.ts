@@ -14,7 +14,7 @@ export function copySheet(
   figures: CopiedFigures,
 ): BuildSheet {
   const own = { ...sheet, rimMarks: sheet.rimMarks.map(({ errorDeg: _error, ...mark }) => mark) }
-  const { interference, referencePose, shims, counts, cams, cylinders, ...rest } = own
+  const { interference, referencePose, shims, counts, cams, cylinders, followers, ...rest } = own
   const keep = figures === 'toBeChecked'
   return {
     ...(without(rest, keep) as typeof rest),
@@ -29,6 +29,14 @@ export function copySheet(
       ...(without(cam, keep) as typeof cam),
       ...(keep && liftTable ? { liftTable } : {}),
     })),
+    ...(followers
+      ? {
+          followers: followers.map(({ wanted, ...one }) => ({
+            ...(without(one, keep) as typeof one),
+            ...(keep && wanted ? { wanted: without(wanted, true) as typeof wanted } : {}),
+          })),
+        }
+      : {}),
     // Where the first cylinder stands is what the others are told by.
     cylinders: cylinders.map((one) => (one.id === sheet.zeroCylinderId ? one : (without(one, keep) as typeof one))),
     notes: '',

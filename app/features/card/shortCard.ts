@@ -1,9 +1,10 @@
+import { cylindersRead, followerOfJob } from '@link-count/core/followers'
 import { allOf, lastIn } from '@link-count/core/ledger'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatLateness, formatMm } from '@link-count/core/units'
 import type { JobView } from '../../domain/views'
 import { owedOf } from '../../ui/job'
-import { formatDate, inSentence, meterWords, nounsOf } from '../../ui/wording'
+import { figureOfWords, followerFigure, formatDate, inSentence, meterWords, nounsOf } from '../../ui/wording'
 
 /** As many bytes as the code on a short card holds. */
 export const MOST_CODE_BYTES = 600
@@ -36,6 +37,7 @@ export function shortCardLines(view: JobView): string[] {
         `${name}: ${formatLateness(timing.latenessDeg)} ± ${fixed(timing.plusMinusDeg, 1)} ${as}, ${timing.proved ? 'proved' : 'read'}`,
       ]
     }),
+    ...followerLines(view),
     ...counts.map(({ loopId, fromMarkId, toMarkId, counted }) => {
       const loop = parts.loop(loopId)
       const unit = loop ? nounsOf(loop).counted.many : ''
@@ -48,6 +50,22 @@ export function shortCardLines(view: JobView): string[] {
     ),
     ...(owed > 0 ? [`${owed} owed: see the card`] : []),
   ]
+}
+
+/** Fuel and spark as they were left, with what they are set to. */
+function followerLines({ sheet, state }: JobView): string[] {
+  return (sheet.followers ?? []).flatMap((follower) =>
+    cylindersRead(follower).flatMap((cylinderId) => {
+      const { now, aim } = followerOfJob(sheet, state, follower, cylinderId)
+      if (now?.value === undefined) return []
+      const by = aim?.by ?? now.entry.by
+      const of = cylinderId ? ` ${partsOf(sheet).cylinder(cylinderId)?.name ?? ''}` : ''
+      const wanted = aim ? `, wanted ${followerFigure(by, aim.value)}` : ''
+      return [
+        `${follower.name}${of}: ${followerFigure(by, now.value)} ${figureOfWords[by]}, bolts ${now.entry.bolts}${wanted}`,
+      ]
+    }),
+  )
 }
 
 /** The same as plain text that a code can hold: whole lines, cut at the end where there are too many, and that is said. */

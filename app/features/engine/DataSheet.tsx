@@ -2,7 +2,7 @@ import type { BuildSheet, Engine, Trusted } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { asDrawable } from '@link-count/core/scene'
 import { FaceStill } from '../../ui/face'
-import { formatDate } from '../../ui/wording'
+import { figureOfWords, formatDate } from '../../ui/wording'
 import { trustWords } from './TrustLetter'
 import './DataSheet.css'
 
@@ -53,7 +53,30 @@ export function DataSheet({ engine, sheet }: { readonly engine: Engine; readonly
   )
 }
 
-const rowsOf = (sheet: BuildSheet): Row[] => [...engineRows(sheet), ...driveRows(sheet), ...camRows(sheet)]
+const rowsOf = (sheet: BuildSheet): Row[] => [
+  ...engineRows(sheet),
+  ...driveRows(sheet),
+  ...camRows(sheet),
+  ...followerRows(sheet),
+]
+
+const followerRows = ({ followers }: BuildSheet): Row[] =>
+  (followers ?? []).flatMap(({ name: of, wanted, slotRadiusMm, places, placesTo, impulse, advance }): Row[] => [
+    ...(wanted
+      ? [
+          { of, what: figureOfWords[wanted.by], figure: wanted.value },
+          { of, what: 'no less than', figure: wanted.least },
+          { of, what: 'no more than', figure: wanted.most },
+          { of, what: 'brisker', figure: wanted.brisker },
+          { of, what: 'softer', figure: wanted.softer },
+        ]
+      : []),
+    { of, what: 'middle to slots', figure: slotRadiusMm },
+    { of, what: 'places', figure: places },
+    { of, what: 'places, other row', figure: placesTo },
+    { of, what: `lag, degrees of ${impulse?.of === 'crank' ? 'the crank' : 'its own'}`, figure: impulse?.lag },
+    { of, what: `advance, degrees of ${advance?.of === 'crank' ? 'the crank' : 'its own'}`, figure: advance?.most },
+  ])
 
 const engineRows = (s: BuildSheet): Row[] => [
   { of: '', what: 'runs', figure: s.running },

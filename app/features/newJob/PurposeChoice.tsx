@@ -42,6 +42,11 @@ export const PurposeChoice = ({
         onChoose={() => onChoose({ purpose })}
       />
     ))}
+    {(sheet.followers ?? []).length === 0 && (
+      <p className="soft purposes-more">
+        For the pump or the spark alone: put the pump, magneto or distributor on its drive on the build sheet first.
+      </p>
+    )}
     {kept.map(({ template, engine }) => (
       <Choice
         key={template.id}

@@ -1,9 +1,11 @@
 import type { BuildSheet, Loop } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { addCoupling, addGearOn, addLoop, addMemberOn, addPlainOn, addShaftOn } from '../bendDrive'
-import { addMarkAt, type SheetChange } from '../sheetChanges'
+import { nanoid } from 'nanoid'
+import { addFollower, addMarkAt, type SheetChange } from '../sheetChanges'
 
-export type ToolName = 'idler' | 'guide' | 'tensioner' | 'shaft' | 'wheel' | 'loop' | 'gear' | 'splines' | 'mark'
+export type ToolName =
+  'idler' | 'guide' | 'tensioner' | 'shaft' | 'wheel' | 'loop' | 'gear' | 'splines' | 'mark' | 'follower'
 
 /** What is touched: a free run after a part, a wheel at a place of its rim, a shaft without a wheel. */
 export type Touched =
@@ -102,6 +104,14 @@ export const tools: Readonly<Record<ToolName, Tool>> = {
       return addMarkAt(member, first.halfTeeth ?? 0)
     },
   },
+  follower: {
+    name: 'Pump or magneto',
+    asks: ['Touch the shaft that it is on, or a wheel of that shaft.'],
+    use: (sheet, [first]) => {
+      const shaft = partsOf(sheet).shaft(shaftOf(sheet, first))
+      return shaft ? addFollower(shaft, nanoid(10)) : 'That is no shaft: touch a sprocket, pulley, gear or shaft.'
+    },
+  },
 }
 
 /** Tools that this engine has something for. */
@@ -109,6 +119,7 @@ export const toolsFor = (sheet: BuildSheet): ToolName[] =>
   (Object.keys(tools) as ToolName[]).filter((name) => {
     if (name === 'gear') return sheet.members.some(({ kind }) => kind === 'gear')
     if (name === 'loop' || name === 'splines') return sheet.shafts.length > 1
+    if (name === 'follower') return sheet.shafts.length > 0
     if (name === 'mark') return sheet.members.some(({ kind }) => kind !== 'hub')
     return sheet.loops.length > 0
   })

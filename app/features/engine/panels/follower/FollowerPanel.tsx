@@ -35,6 +35,17 @@ export function FollowerPanel({ follower }: { readonly follower: Follower }) {
         options={FOLLOWER_KINDS.map((value) => ({ value, label: followerKindWords[value] }))}
         onChoose={(value) => apply(patch((one) => ({ ...one, kind: value })))}
       />
+      <Choice
+        label="It is on"
+        value={shaftId}
+        options={[
+          ...(sheet.shafts.some((shaft) => shaft.id === shaftId)
+            ? []
+            : [{ value: shaftId, label: 'a shaft that is gone' }]),
+          ...sheet.shafts.map((shaft) => ({ value: shaft.id, label: shaft.name })),
+        ]}
+        onChoose={(to) => apply(patch((one) => ({ ...one, shaftId: to })))}
+      />
       <DriveEnd follower={follower} />
       <WantedFields follower={follower} />
       <SetBy follower={follower} />

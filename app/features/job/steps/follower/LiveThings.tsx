@@ -3,14 +3,13 @@ import { tradeOf, type FollowerAim } from '@link-count/core/followers'
 import type { Follower, NewEntry } from '@link-count/core/model'
 import { followerCautions, inSentence } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
-
-type Live = 'pawlsOut' | 'earthOff' | 'ignitionOn' | 'fuelAtPressure'
+import { liveId, type Live } from './liveId'
 
 /** What has to be live or held out for a reading, on the register until it is made safe again. */
 export function LiveThings({ follower, aim }: { readonly follower: Follower; readonly aim: FollowerAim | undefined }) {
   const { view, say } = useBench()
   const { state, sheet } = view
-  const id = (item: Live) => `${item}-${follower.id}`.slice(0, 64)
+  const id = (item: Live) => liveId(item, follower)
   const isIn = (item: Live) => state.register.some(({ itemId }) => itemId === id(item))
   const change = (item: Live): NewEntry => ({
     kind: 'item',

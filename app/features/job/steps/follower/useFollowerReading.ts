@@ -11,6 +11,7 @@ import type { JobState } from '@link-count/core/ledger'
 import type { Step } from '@link-count/core/runSheet'
 import { useDegreesField, useDraft, useLengthField } from '../../../../ui/fields'
 import { useBench } from '../../JobContext'
+import { liveId } from './liveId'
 
 type Read = EntryOf<'followerRead'>
 
@@ -64,7 +65,7 @@ function usePlusMinus({ follower }: Asked) {
 }
 
 export const pawlsAreOut = ({ register }: JobState, follower: Follower) =>
-  register.some(({ item, itemId }) => item === 'pawlsOut' && itemId.endsWith(follower.id))
+  register.some(({ itemId }) => itemId === liveId('pawlsOut', follower))
 
 /** What is asked for a reading, and how it is written. */
 export function useFollowerReading(asked: Asked) {
