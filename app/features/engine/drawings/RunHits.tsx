@@ -58,7 +58,7 @@ function EachRun({
       label={`${loop.loop.name}, run from the ${name(run.fromMemberId)} to the ${name(run.toMemberId)}`}
       onTouch={() => tool.touch?.({ on: 'run', loopId, afterId: run.fromMemberId })}
     >
-      <path className="hit-run offered" d={lineOf(projection, run)} />
+      <path className={tool.asksRun ? 'hit-run offered' : 'hit-run'} d={lineOf(projection, run)} />
     </Hit>
   ))
 }

@@ -106,13 +106,17 @@ export const tools: Readonly<Record<ToolName, Tool>> = {
   },
   follower: {
     name: 'Pump or magneto',
-    asks: ['Touch the shaft that it is on, or a wheel of that shaft.'],
+    asks: ['Touch its shaft, or a wheel of that.'],
     use: (sheet, [first]) => {
       const shaft = partsOf(sheet).shaft(shaftOf(sheet, first))
       return shaft ? addFollower(shaft, nanoid(10)) : 'That is no shaft: touch a sprocket, pulley, gear or shaft.'
     },
   },
 }
+
+/** Whether a tool asks for a free run at its next touch: the others ask for a wheel or a shaft. */
+export const asksRun = (name: ToolName, touched: number): boolean =>
+  name === 'wheel' ? touched === 1 : ['idler', 'guide', 'tensioner', 'shaft'].includes(name)
 
 /** Tools that this engine has something for. */
 export const toolsFor = (sheet: BuildSheet): ToolName[] =>
