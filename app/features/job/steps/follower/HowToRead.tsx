@@ -38,7 +38,7 @@ export function HowToRead({
         <ol className="plain-list">
           <li>Cold-start advance off. Dial in the pump, its needle pressed in by about 2 mm.</li>
           <li className={zero.may ? undefined : 'warn'}>{zero.words}</li>
-          <li>Then up to firing TDC of cylinder {name}, one way, and read the dial.</li>
+          {zero.may && <li>Then up to firing TDC of cylinder {name}, one way, and read the dial.</li>}
         </ol>
         {turn}
       </>
