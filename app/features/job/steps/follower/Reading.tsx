@@ -74,6 +74,7 @@ export function Reading({
       <p className={against?.is === 'in' && against.sure === 'sure' ? 'result' : 'warn'}>
         <strong>{told}</strong>.
       </p>
+      {entry.by === 'piston' && <ByPiston />}
       {entry.zeroed === 'elsewhere' && (
         <p className="warn">
           Its zero was not where the needle falls no more: the lift reads short. Set the dial to 0 there and read again.
@@ -86,5 +87,19 @@ export function Reading({
         <p className={points === 'right' ? 'result' : 'warn'}>{pointsWords[points]}</p>
       )}
     </>
+  )
+}
+
+/** What a piston's drop was reckoned for: what is not on the sheet is said, and never taken in silence. */
+function ByPiston() {
+  const { plugAngleDeg, rodMm } = useBench().view.sheet
+  return (
+    <p className="soft">
+      Reckoned for a flat crown and{' '}
+      {plugAngleDeg
+        ? `a hole that leans ${plugAngleDeg.value}°`
+        : 'a hole along the bore, since how far it leans is not on the build sheet'}
+      {rodMm ? '' : ', the rod not known'}. On a dome under a leaning hole take the wheel or the rim.
+    </p>
   )
 }
