@@ -3,7 +3,7 @@ import { MouseHand, TouchHand, type Actor } from './actor'
 import { allWritten } from './allWritten'
 import { violations } from './axe'
 import { figures, goOn, newEngine, sign } from './byMarks/steps'
-import { begin, panel } from './followerSteps'
+import { begin, comeToAsItRuns, panel } from './followerSteps'
 
 /** A reading of the dial, and how its bolts are. */
 async function lift(actor: Actor, mm: string, bolts: 'Bolts loose' | 'Bolts tight') {
@@ -11,6 +11,7 @@ async function lift(actor: Actor, mm: string, bolts: 'Bolts loose' | 'Bolts tigh
   await page.getByText(bolts, { exact: true }).filter({ visible: true }).first().click()
   await expect(page.getByRole('radio', { name: bolts, exact: true }).first()).toBeChecked()
   await actor.write(/^The dial reads/, `${mm} mm`)
+  await comeToAsItRuns(actor)
   await actor.press('Write the reading down')
   await expect(panel(page)).toContainText(`${mm} mm ± `)
   await allWritten(page)
@@ -115,6 +116,7 @@ test.describe('on a phone', () => {
     await expect(panel(page)).toContainText('Only the earth wire comes off')
     await actor.write(/^It stands, before firing TDC/, '-4')
     await actor.choose('It then serves cylinder', '1')
+    await comeToAsItRuns(actor)
     await actor.press('Write the reading down')
     await expect(panel(page)).toContainText('21.0° ± 0.5°')
     await expect(panel(page)).toContainText('late, short of its band')
@@ -125,11 +127,13 @@ test.describe('on a phone', () => {
     await actor.press('Pawls are held out')
     await swung(actor, '3')
     await actor.write(/^It stands, before firing TDC/, '26')
+    await comeToAsItRuns(actor)
     await actor.press('Write the reading down')
     await expect(panel(page)).toContainText('26.0° ± 0.5°')
     await expect(panel(page)).toContainText('44.0° before TDC at the most')
     await goOn(actor)
     await actor.write(/^It stands, before firing TDC/, '26')
+    await comeToAsItRuns(actor)
     await actor.press('Write the reading down')
     await expect(panel(page)).toContainText('In its band and tight')
     await actor.press('Earth wire is on again')

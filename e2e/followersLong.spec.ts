@@ -3,6 +3,7 @@ import { MouseHand, type Actor } from './actor'
 import { allWritten } from './allWritten'
 import { inLong } from './inLong'
 import { begin, panel, read } from './followerSteps'
+import { zeroByTape } from './zeroAtFive'
 import { figures, goOn, goToStep, newEngine, sign } from './byMarks/steps'
 
 /** What sits on a camshaft, written down on the build sheet. */
@@ -123,7 +124,8 @@ inLong('twelve cylinders with two magnetos, half way between two lines on purpos
   await expect(card).toContainText('25.5°')
 })
 
-/* A mark under a lens on a half-degree wheel leaves the camshaft ± 0.4°: 1° late may be trimmed, 2° is on the limit, 4° is the camshaft's own. */
+/* A tape on a rim of 14.4 m: a millimetre is 0.025°. Read to ½ mm, with the meeting told to ± 0.05°, a camshaft is known to ± 0.05°: 1.9° late may be trimmed, 2.0° is on
+ * the limit, 2.1° is the camshaft's own. */
 inLong('single pumps of a marine engine, trimmed, on the limit, or the camshaft set instead', async ({ page }) => {
   const actor = new MouseHand(page)
   await newEngine(actor, 'Ferry engine', [
@@ -135,20 +137,21 @@ inLong('single pumps of a marine engine, trimmed, on the limit, or the camshaft 
   const address = new URL(page.url()).pathname
   await writeDown(actor, address, 'single pumps on a camshaft', 'Degrees before TDC', '12')
   await page.goto(address)
-  await begin(actor, 'Pump timing')
+  await begin(actor, 'Pump timing', zeroByTape)
   const verdicts = [
-    ['6', 'the pumps may be trimmed for it'],
-    ['7', 'on the limit of 2°'],
-    ['9', 'Set the camshaft, not the pumps'],
-    ['6', 'the pumps may be trimmed for it'],
+    ['276', '1.9° late ± 0.05°', 'the pumps may be trimmed for it'],
+    ['280', '2.0° late ± 0.05°', 'on the limit of 2°'],
+    ['284', '2.1° late ± 0.05°', 'Set the camshaft, not the pumps'],
+    ['276', '1.9° late ± 0.05°', 'the pumps may be trimmed for it'],
   ] as const
-  for (const [n, [wheel, says]] of verdicts.entries()) {
+  for (const [n, [tape, told, says]] of verdicts.entries()) {
     await actor.open('Cam mark against the crank')
-    await actor.write('The degree wheel reads', wheel)
-    await actor.write('How near the meeting could be told, ± degrees', '0.3')
+    await actor.write('The degree wheel reads', tape)
+    await actor.write('How near the meeting could be told, ± degrees', '0.05')
     await actor.press('Write it down')
     await allWritten(page)
     await actor.press(/^Pump as found/)
+    await expect(panel(page)).toContainText(told)
     await expect(panel(page)).toContainText(says)
     if (n === verdicts.length - 1) break
     await actor.press('Ledger')

@@ -15,6 +15,7 @@ import version7 from './fixtures/version-7.json'
 import version8 from './fixtures/version-8.json'
 import version9 from './fixtures/version-9.json'
 import version10 from './fixtures/version-10.json'
+import version11 from './fixtures/version-11.json'
 
 afterEach(async () => {
   await Dexie.delete('link-count-own')
@@ -66,7 +67,7 @@ test('a file of version 4 is opened as it is, with what each entry knew', () => 
   expect(parsed.ok && parsed.value).toEqual({ ...version4, ...raisedJobs(version4), version: FILE_VERSION })
 })
 
-test.each([version5, version6, version7, version8, version9, version10])(
+test.each([version5, version6, version7, version8, version9, version10, version11])(
   'a file of version $version is opened as it is, its checksums held against it',
   (file) => {
     const parsed = parseFile(JSON.stringify(file), fileMigrations)

@@ -61,6 +61,14 @@ export const storeVersions: readonly StoreVersion[] = [
   },
   // What follows the cams stands on the sheet and is read; a cam mark may be told nearer than by eye: nothing of before changes.
   { version: 12, name: '012-fuel-and-spark', stores: { ...stores, summaries: summaryIndexes }, up: {}, file: 11 },
+  // How a reading was come to is asked; a crown may be a dome: nothing of before changes.
+  {
+    version: 13,
+    name: '013-taken-off-and-bolted-up',
+    stores: { ...stores, summaries: summaryIndexes },
+    up: {},
+    file: 12,
+  },
 ]
 
 /** How it came in is told in full; what came with every chain off did so before its parts were asked for. */

@@ -39,8 +39,10 @@ export interface DemoSlack {
 /** What follows the cams, its figures as numbers of the book. */
 export interface DemoFollower extends Pick<
   Follower,
-  'id' | 'name' | 'kind' | 'shaftId' | 'driveEnd' | 'setBy' | 'marks'
+  'id' | 'name' | 'kind' | 'shaftId' | 'driveEnd' | 'setBy' | 'marks' | 'serves'
 > {
+  /** The cylinders in the order in which it comes to them; all as they stand where it is not said. */
+  readonly order?: string
   readonly slotRadiusMm?: number
   readonly lagDeg?: number
   readonly advanceDeg?: number
@@ -83,6 +85,8 @@ export interface DemoEngine {
   readonly rod?: string
   readonly pinOffset?: string
   readonly plugDepth?: string
+  readonly plugLeans?: number
+  readonly crown?: 'flat' | 'dome'
   readonly rim?: string
   readonly rimMarks?: readonly DemoMark[]
   /** Somebody was asked how exact its marks are: sharp lines, where they belong. */

@@ -1,20 +1,6 @@
 import { PART_IDS as ids } from '@link-count/core/starters'
 import type { NewEntry } from '@link-count/core/model'
-import {
-  camMark,
-  count,
-  done,
-  followerMoved,
-  followerRead,
-  half,
-  lash,
-  madeSafe,
-  slackRound,
-  tensioner,
-  turned,
-  zero,
-  type DemoJob,
-} from './says'
+import { camMark, count, done, half, lash, madeSafe, slackRound, tensioner, turned, zero, type DemoJob } from './says'
 
 type Finding = Extract<NewEntry, { kind: 'finding' }>
 
@@ -45,17 +31,6 @@ const compression = (bars: readonly number[]): NewEntry[] =>
 const UPPER = { loopId: 'upper', fromMemberId: 'inlet-sprocket', toMemberId: 'middle-small', by: 'toAndFro' } as const
 const LOWER = { loopId: 'lower', fromMemberId: 'crank-sprocket', toMemberId: 'middle-large', by: 'toAndFro' } as const
 const ONE_RUN = { loopId: ids.chain, fromMemberId: ids.camSprocket, toMemberId: ids.guide } as const
-
-const PUMP = { followerId: 'pump', by: 'lift', plusMinus: 0.02, with: 'dial', zeroed: 'back' } as const
-const MAGNETO = { followerId: 'magneto', by: 'beforeTdc', plusMinus: 0.5, with: 'lamp', pointsAt: 'cyl-1' } as const
-
-const live = (what: 'pawlsOut' | 'earthOff', change: 'in' | 'out'): NewEntry => ({
-  kind: 'item',
-  itemId: `${what}-magneto`,
-  item: what,
-  where: 'magneto',
-  change,
-})
 
 /** Jobs that came for one thing: a look, a tension, clearances, a fault. */
 export const jobsByPurpose: readonly DemoJob[] = [
@@ -213,52 +188,6 @@ export const jobsByPurpose: readonly DemoJob[] = [
       turned(360),
       { kind: 'turnLook', turn: 2, saw: { what: 'marks', is: 'meet' } },
       ...slackRound({ ...ONE_RUN, by: 'links', phase: 'left' }, 270, [0.7]),
-      { kind: 'close', role: 'fitter', reason: '' },
-    ],
-  },
-  {
-    id: 'job-locomotive-3',
-    engineId: 'locomotive',
-    number: 3,
-    at: '2026-11-26T09:40:00.000Z',
-    arrival: 'whole',
-    reason: 'smokes, pulls badly uphill',
-    purpose: 'pump',
-    says: (engine) => [
-      ...madeSafe(engine),
-      ...zero(0.5, [311.5, 26.5], [298, 40]),
-      ...half(349, 'thumb', 'lobes'),
-      followerRead({ ...PUMP, phase: 'found', value: 0.64, bolts: 'tight' }),
-      ...done('pumpFound-pump'),
-      followerRead({ ...PUMP, phase: 'set', value: 0.66, bolts: 'loose' }),
-      followerMoved('pump', 1.5, 'advance'),
-      followerRead({ ...PUMP, phase: 'set', value: 0.78, bolts: 'loose' }),
-    ],
-  },
-  {
-    id: 'job-fire-pump-2',
-    engineId: 'fire-pump',
-    number: 2,
-    at: '2026-11-23T14:10:00.000Z',
-    arrival: 'whole',
-    reason: 'kicks back at the handle',
-    purpose: 'spark',
-    says: (engine) => [
-      ...madeSafe(engine),
-      ...zero(0.5, [311.5, 26.5], [298, 40]),
-      ...half(349, 'thumb', 'lobes'),
-      followerRead({ ...MAGNETO, phase: 'found', value: -7, bolts: 'tight', pawls: 'free' }),
-      { kind: 'leadsSeen', followerId: 'magneto', phase: 'found', cylinderIds: ['cyl-1', 'cyl-2'] },
-      ...done('sparkFound-magneto'),
-      live('pawlsOut', 'in'),
-      live('earthOff', 'in'),
-      followerMoved('magneto', 2.5, 'retard'),
-      followerRead({ ...MAGNETO, phase: 'set', value: 12, bolts: 'loose', pawls: 'heldOut' }),
-      ...done('sparkSet-magneto'),
-      followerRead({ ...MAGNETO, phase: 'left', value: 12, bolts: 'tight', pawls: 'heldOut' }),
-      live('earthOff', 'out'),
-      live('pawlsOut', 'out'),
-      ...done('sparkTight-magneto'),
       { kind: 'close', role: 'fitter', reason: '' },
     ],
   },

@@ -190,7 +190,7 @@ export const chainOn: NewEntry = { kind: 'loop', loopId: ids.chain, change: 'on'
 /** Fuel or spark read, as it was typed. */
 export const followerRead = (
   read: Pick<EntryOf<'followerRead'>, 'followerId' | 'phase' | 'by' | 'value' | 'plusMinus' | 'with' | 'bolts'> &
-    Partial<Pick<EntryOf<'followerRead'>, 'zeroed' | 'pawls' | 'pointsAt'>>,
+    Partial<Pick<EntryOf<'followerRead'>, 'cylinderId' | 'zeroed' | 'pressedInMm' | 'pawls' | 'pointsAt'>>,
 ): NewEntry => ({
   kind: 'followerRead',
   cylinderId: CYL,
@@ -199,7 +199,12 @@ export const followerRead = (
   ...read,
 })
 
-export const followerMoved = (followerId: string, amount: number, towards: 'advance' | 'retard'): NewEntry => ({
+export const followerMoved = (
+  followerId: string,
+  amount: number,
+  towards: 'advance' | 'retard',
+  more: Partial<Pick<EntryOf<'followerMoved'>, 'cylinderId' | 'how'>> = {},
+): NewEntry => ({
   kind: 'followerMoved',
   followerId,
   how: 'swing',
@@ -207,6 +212,7 @@ export const followerMoved = (followerId: string, amount: number, towards: 'adva
   unit: 'mm',
   towards,
   typed: [{ field: 'amount', text: String(amount) }],
+  ...more,
 })
 
 /** A round of slack: its figures as they were read, so far from one place to the next. */

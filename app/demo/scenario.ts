@@ -1,4 +1,5 @@
 import type { DemoEngine } from './demoEngine'
+import { enginesOfFuelAndSpark } from './enginesOfFuelAndSpark'
 
 export const demoEngines: readonly DemoEngine[] = [
   {
@@ -322,6 +323,21 @@ export const demoEngines: readonly DemoEngine[] = [
     tensioner: true,
     tighteners: { tensioner: { kind: 'liveSpring', tightens: 'clockwise' } },
     slackWanted: { belt: { by: 'pitch', least: 94, most: 98, kgPerM: 0.105 } },
+    followers: [
+      {
+        id: 'distributor',
+        name: 'Distributor',
+        kind: 'distributor',
+        shaftId: 'inlet-a',
+        driveEnd: 'opposite',
+        setBy: ['swing'],
+        slotRadiusMm: 30,
+        order: '1-2-3-4-5-6',
+        by: 'beforeTdc',
+        wanted: 9,
+        band: [8, 10],
+      },
+    ],
     camMarkMeets: 'the line on the backplate',
     inlet: [6, 42],
     exhaust: [44, 8],
@@ -378,4 +394,5 @@ export const demoEngines: readonly DemoEngine[] = [
     camMarkMeets: 'the arrow of the case',
     lash: ['0.15 mm', '0.2 mm'],
   },
+  ...enginesOfFuelAndSpark,
 ]

@@ -46,14 +46,14 @@ export function sheetOf(engine: DemoEngine, at: string): BuildSheet {
 function followers({ followers: own }: DemoEngine, { cylinders: all }: BuildSheet): Pick<BuildSheet, 'followers'> {
   if (!own) return {}
   return {
-    followers: own.map(({ slotRadiusMm, lagDeg, advanceDeg, by, wanted, band, brisker, ...rest }) => ({
+    followers: own.map(({ order, slotRadiusMm, lagDeg, advanceDeg, by, wanted, band, brisker, ...rest }) => ({
       ...rest,
       ...(slotRadiusMm === undefined ? {} : { slotRadiusMm: trusted(`${slotRadiusMm} mm`, slotRadiusMm) }),
       ...(lagDeg === undefined ? {} : { impulse: { lag: byBook(lagDeg), of: 'own' as const } }),
       ...(advanceDeg === undefined
         ? {}
         : { advance: { by: 'automatic' as const, most: byBook(advanceDeg), of: 'own' as const } }),
-      outlets: all.map(({ id, name }) => ({ name, cylinderId: id })),
+      outlets: (order?.split('-') ?? all.map(({ name }) => name)).map((name) => ({ name, cylinderId: `cyl-${name}` })),
       wanted: {
         by,
         value: byBook(wanted),
@@ -78,14 +78,17 @@ function running({ running, interference, tolerance, school }: DemoEngine): Part
   }
 }
 
-const crank = (engine: DemoEngine): Partial<BuildSheet> =>
-  lengths({
+const crank = (engine: DemoEngine): Partial<BuildSheet> => ({
+  ...(engine.plugLeans === undefined ? {} : { plugAngleDeg: trusted(`${engine.plugLeans}°`, engine.plugLeans) }),
+  ...(engine.crown ? { crown: engine.crown } : {}),
+  ...lengths({
     strokeMm: engine.stroke,
     rodMm: engine.rod,
     pinOffsetMm: engine.pinOffset,
     plugDepthMm: engine.plugDepth,
     rimMm: engine.rim,
-  })
+  }),
+})
 
 function cylinders(engine: DemoEngine, base: BuildSheet): Pick<BuildSheet, 'banks' | 'cylinders' | 'firingOrder'> {
   const { firingOrder } = engine

@@ -11,25 +11,23 @@ export interface BeforeTdc {
   readonly usualRod?: true
 }
 /** Why a figure says no place of the crank: a lift is none; a figure of the sheet is missing; a piston is not so far down. */
-export type NoPlace = 'lift' | 'noStroke' | 'noRim' | 'dome' | 'outOfStroke'
+export type NoPlace = 'lift' | 'noStroke' | 'noRim' | 'dome' | 'crownNotSaid' | 'leanNotSaid' | 'outOfStroke'
 
 /** Rods over strokes of most engines. Source: handbook 2, common practice. */
 export const USUAL_RODS = [1.6, 2.1] as const
 
 /** What a figure is as degrees of the crank before firing TDC. Of the piston it is what a rod moves down its hole: where that leans c off the bore the piston
- *  drops cos c of it, on a flat crown. On a dome it says nothing. Errors: see `NoPlace`. Source: handbook 4, 14 and 19. */
+ *  drops cos c of it, on a flat crown. On a dome it says nothing, and neither where it was not said what it meets. Errors: see `NoPlace`. Source: handbook 4, 14 and 19. */
 export function beforeTdc(
   sheet: BuildSheet,
   {
     by,
     value,
     plusMinus,
-    crown = 'flat',
   }: {
     readonly by: FollowerFigure
     readonly value: number
     readonly plusMinus: number
-    readonly crown?: 'flat' | 'dome'
   },
 ): BeforeTdc | NoPlace {
   if (by === 'lift') return 'lift'
@@ -38,7 +36,8 @@ export function beforeTdc(
     const round = sheet.rimMm?.value
     return round ? { deg: (360 * value) / round, plusMinusDeg: (360 * plusMinus) / round } : 'noRim'
   }
-  if (crown === 'dome' && (sheet.plugAngleDeg?.value ?? 0) !== 0) return 'dome'
+  const cannot = crownCannot(sheet)
+  if (cannot) return cannot
   const drop = (mm: number) => mm * Math.cos(radFromDeg(sheet.plugAngleDeg?.value ?? 0))
   const places = degreesOfDrop(sheet, drop(value))
   if (typeof places === 'string') return places
@@ -51,6 +50,13 @@ export function beforeTdc(
     plusMinusDeg: own + places.spread,
     ...(sheet.rodMm ? {} : { usualRod: true as const }),
   }
+}
+
+/** Why a rod down the hole tells no drop of the piston: it leans and meets a dome, or one of the two was not said. Straight down it tells it on any crown. */
+export function crownCannot({ plugAngleDeg, crown }: BuildSheet): 'dome' | 'crownNotSaid' | 'leanNotSaid' | undefined {
+  if (plugAngleDeg?.value === 0) return undefined
+  if (!plugAngleDeg) return crown === 'dome' ? 'leanNotSaid' : undefined
+  return crown === 'flat' ? undefined : crown === 'dome' ? 'dome' : 'crownNotSaid'
 }
 
 /** What a rod down the hole moves for so many degrees before TDC, mm; the other way of `beforeTdc`. */

@@ -57,6 +57,30 @@ const swung = (amount: number, towards: 'advance' | 'retard' = 'advance'): NewEn
 })
 const after = (...entries: NewEntry[]) => followerOfJob(sheet, stateAfter(entries, sheet), pump)
 
+describe('a reading that was taken the wrong way says nothing, and why', () => {
+  const taken = (more: Partial<Extract<NewEntry, { kind: 'followerRead' }>>) => {
+    const { readings, now } = after({ ...lift(0.82, 'tight', 'left'), ...more } as NewEntry)
+    return [readings.at(-1)?.not, now]
+  }
+  test.each([
+    [{ approach: 'against' }, 'cameBackwards'],
+    [{ zeroed: 'elsewhere' }, 'zeroElsewhere'],
+    [{ pressedInMm: 0 }, 'needleAtStop'],
+    [{ pressedInMm: 0.09 }, 'needleAtStop'],
+    [{ startAdvance: 'on' }, 'startAdvanceOn'],
+  ] as const)('%o', (more, why) => expect(taken(more)).toEqual([why, undefined]))
+  test('taken as it should be it is held against what is wanted', () =>
+    expect(taken({ pressedInMm: 2, startAdvance: 'off', zeroed: 'forward' })).toMatchObject([
+      undefined,
+      { value: 0.82 },
+    ]))
+  test('of a place before TDC only the way it was come to counts', () => {
+    const place = { by: 'beforeTdc', value: 20, with: 'line', zeroed: undefined, pressedInMm: 0 } as const
+    expect(taken(place)).not.toContain('needleAtStop')
+    expect(taken({ ...place, approach: 'against' })[0]).toBe('cameBackwards')
+  })
+})
+
 describe('a pump to its target', () => {
   // By hand: 0.64 found, 1.5 mm gave 0.14, so a mm is 0.0933; 0.04 short want 0.4286 mm.
   test('what a millimetre is worth comes of two readings, and the third move of that', () => {

@@ -3,12 +3,16 @@ import { allOf, type JobState } from '../ledger'
 import type { BuildSheet, Follower } from '../model/buildSheet'
 import type { Entry, EntryOf } from '../model/entry'
 import { againstBand, type AgainstBand } from './againstBand'
+import { againstSense, type AgainstSense } from './againstSense'
 import { addedToSeen, type Added } from './asMeant'
-import { beforeTdc, type NoPlace } from './beforeTdc'
+import { beforeTdc, crownCannot, type NoPlace } from './beforeTdc'
 import { nextMove, type NextMove } from './nextMove'
 import { aimOfJob, type FollowerAim } from './target'
 
 type Read = EntryOf<'followerRead'>
+
+/** Why a reading is not held against what is wanted. */
+export type NotHeld = Exclude<Added, object> | NoPlace | AgainstSense
 
 /** A reading as it is held against what is wanted. */
 export interface FollowerReading {
@@ -16,7 +20,7 @@ export interface FollowerReading {
   /** In the unit of the aim; undefined where it says nothing against it, and why. */
   readonly value: number | undefined
   readonly plusMinus: number
-  readonly not: Exclude<Added, object> | NoPlace | undefined
+  readonly not: NotHeld | undefined
   /** In degrees of the crank before TDC as it was seen, where it is a place. */
   readonly beforeDeg: number | undefined
   readonly against: AgainstBand | undefined
@@ -102,8 +106,10 @@ function asAimed(
   follower: Follower,
   aim: FollowerAim | undefined,
   entry: Read,
-): { readonly value: number; readonly plusMinus: number } | Exclude<Added, object> | NoPlace {
+): { readonly value: number; readonly plusMinus: number } | NotHeld {
   const { by, value, plusMinus } = entry
+  const wrong = againstSense(entry) ?? (by === 'piston' ? crownCannot(sheet) : undefined)
+  if (wrong) return wrong
   if (by === 'lift') return aim && aim.by !== 'lift' ? 'lift' : { value, plusMinus }
   const added = addedToSeen(sheet, follower, entry)
   if (typeof added === 'string') return added

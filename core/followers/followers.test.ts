@@ -66,10 +66,16 @@ describe('a place before TDC, and back', () => {
   test('a rim of 620 mm: 28 degrees are 48.22 mm', () =>
     expect(place(oneChainSheet({ rimMm: known(620) }), 'rim', 48.22).deg).toBeCloseTo(28, 2))
   test('down a hole that leans 30 degrees 28 degrees want 6.382 mm, and 5.527 would be 26.0', () => {
-    const leaning = { ...long, plugAngleDeg: known(30) }
+    const leaning: BuildSheet = { ...long, plugAngleDeg: known(30), crown: 'flat' }
     expect(rodTravel(leaning, 28)).toBeCloseTo(6.382, 3)
     expect(place(leaning, 'piston', 5.527).deg).toBeCloseTo(26, 1)
-    expect(beforeTdc(leaning, { by: 'piston', value: 5, plusMinus: 0, crown: 'dome' })).toBe('dome')
+  })
+  test('on a dome a leaning hole tells nothing; neither while its crown or its lean was not said', () => {
+    const on = (more: Partial<BuildSheet>) => beforeTdc({ ...long, ...more }, { by: 'piston', value: 5, plusMinus: 0 })
+    expect(on({ plugAngleDeg: known(30), crown: 'dome' })).toBe('dome')
+    expect(on({ plugAngleDeg: known(30) })).toBe('crownNotSaid')
+    expect(on({ crown: 'dome' })).toBe('leanNotSaid')
+    expect(on({ plugAngleDeg: known(0), crown: 'dome' })).toHaveProperty('deg')
   })
   test('without a rod it says from the shortest to the longest usual one, and never less', () => {
     const noRod = oneChainSheet({ strokeMm: known(76) })

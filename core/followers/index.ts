@@ -1,4 +1,5 @@
 export * from './againstBand'
+export * from './againstSense'
 export * from './asMeant'
 export * from './beforeTdc'
 export * from './betweenLines'

@@ -61,6 +61,7 @@ export const buildSheetSchema = z.strictObject({
     .optional()
     .describe('From the seat of the plug or injector down its hole to the crown with the piston at the top, mm'),
   plugAngleDeg: trusted(z.number().min(0).max(75)).optional().describe('The hole’s axis to the bore’s, degrees'),
+  crown: field.oneOf('What a rod down that hole meets: a flat crown, or a dome', ['flat', 'dome']).optional(),
   rimMm: trusted(z.number().min(50).max(20_000)).optional().describe('Round the rim that marks are cut on, mm'),
   rimMarks: z.array(rimMarkSchema).max(60).describe('Marks on rims of the crank'),
   layout: field.oneOf('How the cylinders stand', ['inLine', 'vee', 'flat', 'opposed', 'radial']),

@@ -5,7 +5,7 @@ import { entrySchema } from './entry'
 import { timeSchema } from './primitives'
 
 export const FILE_FORMAT = 'link-count'
-export const FILE_VERSION = 11
+export const FILE_VERSION = 12
 
 const sumSchema = z.string().regex(/^[0-9a-f]{8}$/)
 

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { BuildSheet } from '../model'
+import type { BuildSheet, NewEntry } from '../model'
 import { sheetWithCams, type CamFigures } from '../testing/sheetWithCams'
-import { oneChainSheet } from '../testing/oneChain'
+import { CYL, oneChainSheet, stateAfter } from '../testing/oneChain'
 import { cycleEvents, eventsPassed, nextEvent, strokesOf } from '.'
 
 const known = (value: number) => ({ value, typed: String(value), trust: 'manual' as const })
@@ -63,6 +63,34 @@ describe('what the crank comes by', () => {
       'pose',
       'closes',
     ]))
+  test('a spark by the book, and in a job by what it chose', () => {
+    const magneto = (value: number): BuildSheet => ({
+      ...base,
+      followers: [
+        {
+          id: 'magneto',
+          name: 'Magneto',
+          kind: 'magneto',
+          shaftId: 'camshaft',
+          setBy: ['swing'],
+          outlets: [{ name: '1', cylinderId: CYL }],
+          wanted: { by: 'beforeTdc', value: known(value) },
+        },
+      ],
+    })
+    const chosen: NewEntry = {
+      kind: 'followerTarget',
+      followerId: 'magneto',
+      by: 'beforeTdc',
+      value: 28,
+      which: 'own',
+      reason: 'pinks',
+    }
+    const sparks = (sheet: BuildSheet, ...entries: NewEntry[]) =>
+      cycleEvents(sheet, stateAfter(entries, sheet)).flatMap(({ kind, atDeg }) => (kind === 'sparks' ? [atDeg] : []))
+    expect(sparks(magneto(30))).toEqual([690])
+    expect(sparks(magneto(30), chosen)).toEqual([692])
+  })
   test('the next one is the nearest ahead, never the one stood at, across the end of the cycle too', () => {
     const events = cycleEvents(four)
     fc.assert(

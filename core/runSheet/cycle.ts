@@ -1,6 +1,7 @@
 import { valveEvents } from '../cams'
 import { firingDegOf } from '../cylinders'
-import { aimOf, servedByAim } from '../followers'
+import { aimOf, aimOfJob, servedByAim } from '../followers'
+import type { JobState } from '../ledger'
 import type { BuildSheet } from '../model/buildSheet'
 import { crankDeg, wrapToCycle, type CrankDeg } from '../units'
 
@@ -38,8 +39,9 @@ export interface CycleEvent {
   readonly valve?: 'inlet' | 'exhaust'
 }
 
-/** What the crank comes by on one cycle, in order: every known firing TDC, the valve events, spark and delivery by the book, the reference pose. */
-export function cycleEvents(sheet: BuildSheet): CycleEvent[] {
+/** What the crank comes by on one cycle, in order: every known firing TDC, the valve events, spark and delivery by what the job chose, without a job by the book, the
+ *  reference pose. */
+export function cycleEvents(sheet: BuildSheet, state?: Pick<JobState, 'kept'>): CycleEvent[] {
   const tdcs = sheet.cylinders.flatMap(({ id }): CycleEvent[] => {
     const firing = firingDegOf(sheet, id)
     return firing === undefined ? [] : [{ kind: 'firingTdc', atDeg: crankDeg(firing), cylinderId: id }]
@@ -53,11 +55,13 @@ export function cycleEvents(sheet: BuildSheet): CycleEvent[] {
     ]
   })
   const served = (sheet.followers ?? []).flatMap((follower) =>
-    servedByAim(sheet, follower, aimOf(follower, undefined)).map(({ kind, cylinderId, atDeg }): CycleEvent => ({
-      kind,
-      cylinderId,
-      atDeg: crankDeg(atDeg),
-    })),
+    servedByAim(sheet, follower, state ? aimOfJob(follower, state) : aimOf(follower, undefined)).map(
+      ({ kind, cylinderId, atDeg }): CycleEvent => ({
+        kind,
+        cylinderId,
+        atDeg: crankDeg(atDeg),
+      }),
+    ),
   )
   const { crankDeg: pose, cylinderId } = sheet.referencePose
   return [...tdcs, ...valves, ...served, { kind: 'pose', atDeg: crankDeg(pose.value), cylinderId } as const].sort(

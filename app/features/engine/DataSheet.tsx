@@ -91,6 +91,7 @@ const engineRows = (s: BuildSheet): Row[] => [
   { of: '', what: 'rod', figure: s.rodMm },
   { of: '', what: 'wrist-pin offset', figure: s.pinOffsetMm },
   { of: '', what: 'plug seat to crown', figure: s.plugDepthMm },
+  { of: '', what: 'that hole leans by', figure: s.plugAngleDeg },
   { of: '', what: 'once round the rim', figure: s.rimMm },
   { of: '', what: 'trim allowed', figure: s.trimDeg },
   { of: '', what: 'a cam may read out by', figure: s.safeOutDeg },

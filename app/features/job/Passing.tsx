@@ -14,7 +14,7 @@ export function Passing({ toDeg }: { readonly toDeg: number }) {
   const passed =
     from === undefined
       ? []
-      : eventsPassed(cycleEvents(sheet), {
+      : eventsPassed(cycleEvents(sheet, state), {
           fromDeg: from,
           deg: wrapToCycle(toDeg - from, sheet.cycleDeg),
           cycleDeg: sheet.cycleDeg,

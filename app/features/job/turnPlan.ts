@@ -91,7 +91,7 @@ export const wheelAt = ({ state }: Pick<JobView, 'state'>, crankDeg: number) =>
 
 export function nextThing(view: JobView): { event: CycleEvent; aheadDeg: number } | undefined {
   const { deg } = view.state.crank
-  return deg === undefined ? undefined : nextEvent(cycleEvents(view.sheet), deg, view.sheet.cycleDeg)
+  return deg === undefined ? undefined : nextEvent(cycleEvents(view.sheet, view.state), deg, view.sheet.cycleDeg)
 }
 
 export function eventWords(event: CycleEvent, view: Pick<JobView, 'sheet'>): string {

@@ -3,7 +3,7 @@ import type {
   FollowerAim,
   FollowerOwes,
   JudgedLeads,
-  NoPlace,
+  NotHeld,
   Points,
   WhichTurn,
 } from '@link-count/core/followers'
@@ -77,13 +77,19 @@ export const whichAimWords: Readonly<Record<FollowerAim['which'], string>> = {
   own: 'one of your own',
 }
 
-export const notToldWords: Readonly<
-  Record<NoPlace | 'pawlsNotSaid' | 'lagNotKnown' | 'controlNotSaid' | 'advanceNotKnown' | 'noShaft', string>
-> = {
+export const notToldWords: Readonly<Record<NotHeld, string>> = {
+  cameBackwards:
+    'it was come to backwards, and the play of its drive is in it. Go back well past it and come to it as it runs',
+  zeroElsewhere: 'its zero was not where the needle falls no more, so the lift reads short. Set the dial to 0 there',
+  needleAtStop:
+    'the needle was at its own stop, and falls no more whatever the pump does. Press the dial in by about 2 mm',
+  startAdvanceOn: 'its cold-start advance was on, so it reads earlier than it is. Let it off',
   lift: 'a lift is not held against degrees',
   noStroke: 'the stroke is not on the build sheet',
   noRim: 'the rim is not on the build sheet',
   dome: 'a rod down a leaning hole tells nothing on a dome: take the wheel or the rim',
+  crownNotSaid: 'its hole leans, and whether the crown is flat or a dome is not on the build sheet',
+  leanNotSaid: 'the crown is a dome, and how far its hole leans is not on the build sheet',
   outOfStroke: 'the piston is never so far down',
   pawlsNotSaid: 'whether its pawls were held out was not said',
   lagNotKnown: 'how much its coupling lags is not on the build sheet',

@@ -13,7 +13,7 @@ export const camMarkShape = entryShape('camMark', "A camshaft's mark brought to 
   approach: field.approach,
   wheelDeg: field.onWheel('Where the wheel stands when the mark meets'),
   withinDeg: field
-    .between('How near its meeting could be told, crank degrees either way; missing = by eye', 0.2, 10)
+    .between('How near its meeting could be told, crank degrees either way; missing = by eye', 0.02, 10)
     .optional(),
 })
 

@@ -10,7 +10,7 @@ import { Choice, Fields } from './fields'
 
 /** Stroke, rod, plug and wrist pin: what stops, dials and pistons are reckoned from. */
 export function CrankPanel() {
-  const { sheet } = useSheetEditor()
+  const { sheet, apply } = useSheetEditor()
   const { strokeMm, rodMm, pinOffsetMm } = sheet
   const made =
     strokeMm &&
@@ -38,6 +38,17 @@ export function CrankPanel() {
         help="0 when it looks straight down."
         value={sheet.plugAngleDeg}
         change={(value) => (s) => withValue(s, 'plugAngleDeg', value)}
+      />
+      <Choice
+        label="A rod down it meets"
+        help="On a dome a leaning hole tells no drop of the piston."
+        value={sheet.crown ?? ''}
+        options={[
+          { value: '', label: 'not said' },
+          { value: 'flat', label: 'flat' },
+          { value: 'dome', label: 'a dome' },
+        ]}
+        onChoose={(next) => apply((s) => withValue(s, 'crown', next === '' ? undefined : next))}
       />
       <MmField
         example="0.8 mm"

@@ -186,7 +186,7 @@ function cylinders(sheet: BuildSheet): Made[] {
       name: 'Stroke and rod',
       what: 'crank, piston and what a stop or dial needs',
       figures:
-        'Stroke Rod, centre to centre Plug seat to crown, at the top That hole leans off the bore by Wrist-pin offset',
+        'Stroke Rod, centre to centre Plug seat to crown, at the top That hole leans off the bore by A rod down it meets Wrist-pin offset',
       view,
     },
     ...(sheet.cylinders.length > 1

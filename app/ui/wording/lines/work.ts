@@ -81,12 +81,14 @@ export const workLines = {
   spring: ({ memberId, what, mm }, { nameOf }) =>
     `Spring of the ${inSentence(nameOf('members', memberId))}, ${springWords[what]}: ${formatMm(mm, 1)}`,
   followerRead: (entry, { sheet, nameOf }) => {
-    const { followerId, cylinderId, phase, by, value, plusMinus, bolts, zeroed, pawls, control } = entry
+    const { followerId, cylinderId, phase, by, value, plusMinus, bolts, zeroed, pressedInMm, pawls, control } = entry
     const parts = [
       `${followerFigure(by, value)} ${figureOfWords[by]}, cylinder ${nameOf('cylinders', cylinderId)}, ± ${followerFigure(by, plusMinus)}`,
       followerWithWords[entry.with],
       `bolts ${bolts}`,
+      ...(entry.approach === 'against' ? ['come to backwards'] : []),
       ...(zeroed ? [zeroedWords[zeroed]] : []),
+      ...(pressedInMm === undefined ? [] : [`needle pressed in by ${formatMm(pressedInMm, 1)} at 0`]),
       ...(pawls ? [pawls === 'heldOut' ? 'pawls held out' : 'pawls free'] : []),
       ...(control ? [`control ${control}`] : []),
     ]

@@ -37,6 +37,7 @@ export function MoveIt({
   const way = ways.find((one) => one === how.text) ?? ways[0] ?? 'swing'
   const { unit, asks } = UNITS[way]
   const field = useField(`${key}:${unit}`, (text) => parseDegrees(text, entryLimits('followerMoved', 'amount')))
+  const wantedMm = unit === 'mm' && move?.slotMm !== undefined ? Math.abs(move.slotMm) : undefined
   const write = () => {
     field.ask()
     if (field.value === undefined) return
@@ -67,7 +68,7 @@ export function MoveIt({
       )}
       <TextInput
         label={asks}
-        placeholder={unit === 'mm' && move?.slotMm !== undefined ? fixed(Math.abs(move.slotMm), 2) : '1'}
+        placeholder={wantedMm !== undefined && wantedMm >= 0.01 ? fixed(wantedMm, 2) : '1'}
         inputMode="decimal"
         maxLength={12}
         value={field.text}

@@ -26,6 +26,7 @@ export function ReadIt(asked: Asked) {
       ) : (
         <LengthInput field={mm} label={label} example={figure === 'lift' ? '0.64 mm' : '1.8 mm'} onEnter={write} />
       )}
+      <CameToIt reading={reading} />
       <SegmentedControl
         aria-label="Its bolts are"
         value={bolts.text}
@@ -41,6 +42,37 @@ export function ReadIt(asked: Asked) {
         Write the reading down
       </Button>
     </div>
+  )
+}
+
+/** Which way it was come to, and for a lift how far the dial's needle is pressed in at its zero. */
+function CameToIt({ reading: { approach, figure, pressedIn, tried } }: { readonly reading: Asks }) {
+  return (
+    <>
+      <SegmentedControl
+        fullWidth
+        aria-label="It was come to"
+        value={approach.text}
+        onChange={approach.setText}
+        data={[
+          { value: 'running', label: 'Come to as it runs' },
+          { value: 'against', label: 'Come to backwards' },
+        ]}
+      />
+      {tried && approach.text === '' && (
+        <p className="field-error" role="alert">
+          Which way it was come to belongs to the reading.
+        </p>
+      )}
+      {figure === 'lift' && (
+        <LengthInput
+          field={pressedIn}
+          label="At 0 the needle is pressed in by"
+          example="2 mm"
+          description="0 is its own stop: there it falls no more, whatever the pump does."
+        />
+      )}
+    </>
   )
 }
 

@@ -1,4 +1,5 @@
 import { pointsWhere, type FollowerOfJob, type FollowerReading } from '@link-count/core/followers'
+import { formatMm } from '@link-count/core/units'
 import { Figure } from '../../../../ui/Figure'
 import {
   againstWords,
@@ -30,6 +31,7 @@ export function Reading({
     return (
       <p className="warn">
         {asSeen} is not held against what is wanted: {not ? notToldWords[not] : 'something is missing'}.
+        {entry.approach === 'against' || entry.by === 'lift' ? ' Then read it again.' : ''}
       </p>
     )
   const told = (
@@ -43,6 +45,9 @@ export function Reading({
             { label: `As seen, ${followerWithWords[entry.with]}`, value: asSeen },
             { label: 'Its bolts', value: entry.bolts },
             ...(entry.zeroed ? [{ label: 'The dial', value: zeroedWords[entry.zeroed] }] : []),
+            ...(entry.pressedInMm === undefined
+              ? []
+              : [{ label: 'Its needle at 0', value: `pressed in by ${formatMm(entry.pressedInMm, 1)}` }]),
             ...(entry.startAdvance ? [{ label: 'Its cold-start advance', value: entry.startAdvance }] : []),
             ...(entry.pawls ? [{ label: 'Its pawls', value: entry.pawls === 'free' ? 'free' : 'held out' }] : []),
             ...(aim
@@ -75,14 +80,6 @@ export function Reading({
         <strong>{told}</strong>.
       </p>
       {entry.by === 'piston' && <ByPiston />}
-      {entry.zeroed === 'elsewhere' && (
-        <p className="warn">
-          Its zero was not where the needle falls no more: the lift reads short. Set the dial to 0 there and read again.
-        </p>
-      )}
-      {entry.startAdvance === 'on' && (
-        <p className="warn">Its cold-start advance was on: it reads earlier than it is. Let it off and read again.</p>
-      )}
       {points !== 'open' && points !== 'cannotMatter' && (
         <p className={points === 'right' ? 'result' : 'warn'}>{pointsWords[points]}</p>
       )}
@@ -93,13 +90,15 @@ export function Reading({
 /** What a piston's drop was reckoned for: what is not on the sheet is said, and never taken in silence. */
 function ByPiston() {
   const { plugAngleDeg, rodMm } = useBench().view.sheet
+  const hole = !plugAngleDeg
+    ? 'a hole along the bore, since how far it leans is not on the build sheet'
+    : plugAngleDeg.value === 0
+      ? 'a hole along the bore'
+      : `a flat crown and a hole that leans ${plugAngleDeg.value}°`
   return (
     <p className="soft">
-      Reckoned for a flat crown and{' '}
-      {plugAngleDeg
-        ? `a hole that leans ${plugAngleDeg.value}°`
-        : 'a hole along the bore, since how far it leans is not on the build sheet'}
-      {rodMm ? '' : ', the rod not known'}. On a dome under a leaning hole take the wheel or the rim.
+      Reckoned for {hole}
+      {rodMm ? '' : ', the rod not known'}.
     </p>
   )
 }

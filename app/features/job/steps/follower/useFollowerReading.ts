@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import {
   followerOfJob,
   liftPlusMinus,
@@ -44,6 +45,9 @@ function useDrafts({ step, phase, follower, aim, cylinderId }: Asked) {
     tool: useDraft(`${key}:with:${figure}`, figure === 'lift' ? 'dial' : isFuel ? 'spill' : 'lamp'),
     bolts: useDraft(`${key}:bolts`, phase === 'set' ? 'loose' : 'tight'),
     zeroed: useDraft(`${key}:zeroed`, wayOfZero(view)),
+    // How it is come to and how the dial is pressed in stay as they were said for the readings after.
+    approach: useDraft(`${view.job.id}:${step.id}:approach`, ''),
+    pressedIn: useLengthField(`${view.job.id}:${step.id}:pressedIn`, entryLimits('followerRead', 'pressedInMm')),
     startAdvance: useDraft(`${view.job.id}:${follower.id}:startAdvance`, ''),
     control: useDraft(`${key}:control`, ''),
     pointsAt: useDraft(`${key}:points`, ''),
@@ -73,14 +77,19 @@ export function useFollowerReading(asked: Asked) {
   const { step, phase, follower, cylinderId } = asked
   const drafts = useDrafts(asked)
   const plusMinusOf = usePlusMinus(asked)
-  const { figure, tool, bolts, zeroed, startAdvance, control, pointsAt, mm, deg } = drafts
+  const { figure, tool, bolts, zeroed, startAdvance, control, pointsAt, mm, deg, approach, pressedIn } = drafts
   const byHand = follower.advance !== undefined && follower.advance.by !== 'automatic'
   const pawlsOut = pawlsAreOut(view.state, follower)
   const field = figure === 'beforeTdc' ? deg : mm
   const value = figure === 'beforeTdc' ? deg.value : mm.value?.value
+  const [tried, setTried] = useState(false)
   const write = () => {
+    setTried(true)
     field.ask()
-    if (value === undefined || (byHand && control.text === '')) return
+    if (figure === 'lift') pressedIn.ask()
+    const pressedInMm = pressedIn.value?.value
+    if (value === undefined || approach.text === '' || (byHand && control.text === '')) return
+    if (figure === 'lift' && pressedInMm === undefined) return
     const by = tool.text as Read['with']
     void say(
       {
@@ -94,16 +103,17 @@ export function useFollowerReading(asked: Asked) {
         with: by,
         bolts: bolts.text as Read['bolts'],
         ...(figure === 'lift' ? { zeroed: zeroed.text as NonNullable<Read['zeroed']> } : {}),
+        ...(figure === 'lift' && pressedInMm !== undefined ? { pressedInMm } : {}),
         ...(figure === 'lift' && startAdvance.text ? { startAdvance: startAdvance.text as 'off' | 'on' } : {}),
         ...(byHand ? { control: control.text as NonNullable<Read['control']> } : {}),
         ...(follower.impulse ? { pawls: pawlsOut ? 'heldOut' : 'free' } : {}),
         ...(pointsAt.text ? { pointsAt: pointsAt.text } : {}),
-        approach: 'running',
+        approach: approach.text === 'against' ? 'against' : 'running',
         typed: [{ field: 'value', text: field.said }],
         stepId: step.id,
       },
       [field],
     )
   }
-  return { ...drafts, byHand, pawlsOut, value, write }
+  return { ...drafts, byHand, pawlsOut, value, write, tried }
 }
