@@ -36,7 +36,7 @@ export const enginesOfFuelAndSpark: readonly DemoEngine[] = [
         setBy: ['shims'],
         by: 'beforeTdc',
         wanted: 14,
-        band: [13.5, 14.5],
+        band: [13, 15],
       },
     ],
     camMarkMeets: 'the line on the bearing',

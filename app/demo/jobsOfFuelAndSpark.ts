@@ -99,6 +99,7 @@ export const jobsOfFuelAndSpark: readonly DemoJob[] = [
       ...zero(0.5, [311.5, 26.5], [298, 40]),
       ...half(349, 'thumb', 'lobes'),
       camMark('found', 350),
+      ...done('asFound-camshaft'),
       ...[12.1, 13.6, 12.4].map((value, i) =>
         followerRead({ ...PUMPS, cylinderId: `cyl-${i + 1}`, phase: 'found', value, bolts: 'tight' }),
       ),

@@ -37,7 +37,7 @@ export function MoveIt({
   const way = ways.find((one) => one === how.text) ?? ways[0] ?? 'swing'
   const { unit, asks } = UNITS[way]
   const field = useField(`${key}:${unit}`, (text) => parseDegrees(text, entryLimits('followerMoved', 'amount')))
-  const wantedMm = unit === 'mm' && move?.slotMm !== undefined ? Math.abs(move.slotMm) : undefined
+  const wantedMm = way === 'swing' && move?.slotMm !== undefined ? Math.abs(move.slotMm) : undefined
   const write = () => {
     field.ask()
     if (field.value === undefined) return
