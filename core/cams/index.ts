@@ -1,3 +1,4 @@
+export * from './standsOpen'
 export * from './valveEvents'
 export * from './camTiming'
 export * from './repeats'

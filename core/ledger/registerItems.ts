@@ -17,7 +17,11 @@ export interface RegisterItemRecord {
   readonly loose?: true
   /** With it so, valves do not come down. */
   readonly relieves?: true
+  /** It keeps the engine from being started, and stays so after the job where that is wanted. */
+  readonly isolates?: true
 }
+
+export type HeldBy = 'turning' | 'torquing' | 'closing' | 'starting'
 
 export const registerItems: { readonly [K in ItemKind]: RegisterItemRecord } = {
   stop: { turning: 'gently', reason: 'stopIn', until: 'stop', inCylinder: true },
@@ -43,6 +47,30 @@ export const registerItems: { readonly [K in ItemKind]: RegisterItemRecord } = {
   earthOff: { turning: 'trim', reason: 'itemIn' },
   ignitionOn: { turning: 'trim', reason: 'itemIn' },
   fuelAtPressure: { turning: 'trim', reason: 'itemIn' },
+  towel: { turning: 'trim', reason: 'itemIn' },
+  magnet: { turning: 'trim', reason: 'itemIn' },
+  notTight: { turning: 'turn', reason: 'itemIn' },
+  toBeChanged: { turning: 'turn', reason: 'itemIn' },
+  airShut: { turning: 'turn', reason: 'itemIn', isolates: true },
+  batteryOff: { turning: 'turn', reason: 'itemIn', isolates: true },
+  fuelShut: { turning: 'turn', reason: 'itemIn', isolates: true },
+  oilShut: { turning: 'turn', reason: 'itemIn', isolates: true },
+  turningGear: { turning: 'turn', reason: 'itemIn', isolates: true },
+  startBlocked: { turning: 'turn', reason: 'itemIn', isolates: true },
+  magnetoEarthed: { turning: 'turn', reason: 'itemIn', isolates: true },
+  propellerHeld: { turning: 'turn', reason: 'itemIn', isolates: true },
   gearPin: { turning: 'trim', reason: 'itemIn' },
   other: { turning: 'trim', reason: 'itemIn' },
+}
+
+/** What something on the register holds: nothing starts while anything is on it; a job is not closed over it but for what isolates; timing locks take no torque; turning is the
+ *  guard's to say. */
+export function holdsOf(item: ItemKind): readonly HeldBy[] {
+  const { turning, isolates } = registerItems[item]
+  return [
+    ...(turning === 'turn' ? [] : (['turning'] as const)),
+    ...(item === 'lock' || item === 'lockingPin' ? (['torquing'] as const) : []),
+    ...(isolates ? [] : (['closing'] as const)),
+    'starting',
+  ]
 }

@@ -5,6 +5,7 @@ import { handSchema, idSchema, nameSchema, sideSchema, timeSchema, trusted, trus
 import { camSchema, shimsSchema } from './sheet/cams'
 import { bankSchema, cylinderSchema } from './sheet/cylinders'
 import { adjusterSchema, couplingSchema, loopSchema, memberSchema, shaftSchema } from './sheet/drive'
+import { boltGroupSchema } from './sheet/fasteners'
 import { followerSchema } from './sheet/follower'
 import { bookCountSchema, markSchema, rimMarkSchema, witnessSchema } from './sheet/marks'
 
@@ -88,6 +89,11 @@ export const buildSheetSchema = z.strictObject({
     .max(12)
     .optional()
     .describe('What follows the cams, fuel and spark; missing = none was written down'),
+  boltGroups: z
+    .array(boltGroupSchema)
+    .max(60)
+    .optional()
+    .describe('Bolts and nuts that are tightened in an order; missing = none was written down'),
   cams: z.array(camSchema).max(120).describe('Lobes and what the book says of them'),
   separationDeg: trusted(z.number().min(60).max(160))
     .optional()
@@ -113,6 +119,7 @@ export type { Cam } from './sheet/cams'
 export type { Cylinder } from './sheet/cylinders'
 export type { Adjuster, Coupling, Loop, Member, Shaft } from './sheet/drive'
 export type { Follower } from './sheet/follower'
+export type { Bolt, BoltGroup, BoltStage } from './sheet/fasteners'
 export type { BookCount, Exact, Mark, RimMark } from './sheet/marks'
 export type { Position } from './sheet/position'
 export type { Tightener } from './sheet/tightener'

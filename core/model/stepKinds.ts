@@ -24,6 +24,7 @@ export const STEP_KINDS = [
   'pumpTight',
   'sparkSet',
   'sparkTight',
+  'bolts',
   'pressures',
   'card',
 ] as const

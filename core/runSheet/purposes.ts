@@ -24,6 +24,7 @@ const OWN: readonly StepKind[] = [
   'lookOver',
   'paint',
   'recouple',
+  'bolts',
   'pressures',
   'wear',
   'slackFound',

@@ -1,4 +1,4 @@
-import type { BuildSheet } from '../model/buildSheet'
+import type { BoltGroup, BuildSheet } from '../model/buildSheet'
 
 /** What of another engine's sheet a new one begins with. */
 export type CopiedFigures = 'none' | 'toBeChecked'
@@ -14,7 +14,7 @@ export function copySheet(
   figures: CopiedFigures,
 ): BuildSheet {
   const own = { ...sheet, rimMarks: sheet.rimMarks.map(({ errorDeg: _error, ...mark }) => mark) }
-  const { interference, referencePose, shims, counts, cams, cylinders, followers, ...rest } = own
+  const { interference, referencePose, shims, counts, cams, cylinders, followers, boltGroups, ...rest } = own
   const keep = figures === 'toBeChecked'
   return {
     ...(without(rest, keep) as typeof rest),
@@ -37,11 +37,17 @@ export function copySheet(
           })),
         }
       : {}),
+    // What bolts are tightened to is the figure of that engine.
+    ...(boltGroups
+      ? { boltGroups: keep ? (without(boltGroups, true) as typeof boltGroups) : boltGroups.map(withoutFigures) }
+      : {}),
     // Where the first cylinder stands is what the others are told by.
     cylinders: cylinders.map((one) => (one.id === sheet.zeroCylinderId ? one : (without(one, keep) as typeof one))),
     notes: '',
   }
 }
+
+const withoutFigures = ({ alsoNm: _also, ...group }: BoltGroup): BoltGroup => ({ ...group, stages: [] })
 
 interface Figure {
   readonly value: unknown

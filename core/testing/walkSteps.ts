@@ -1,4 +1,4 @@
-import type { BuildSheet, Entry, NewEntry } from '../model'
+import type { BuildSheet, Entry, ItemKind, NewEntry } from '../model'
 
 type Pick = <T>(list: readonly T[]) => T
 type Step = () => NewEntry[]
@@ -49,7 +49,10 @@ const crankMarks = (sheet: BuildSheet) =>
 
 const markOn = (sheet: BuildSheet, id: string) => sheet.marks.find(({ memberId }) => memberId === id)?.id ?? ''
 
-const item = (kind: 'stop' | 'lock' | 'capsLoose' | 'rag' | 'tabsNotBent', change: 'in' | 'out'): NewEntry => ({
+/** Things of other work than the drive: some let it be turned a little, some as it likes. */
+const OTHERS: readonly ItemKind[] = ['towel', 'magnet', 'notTight', 'toBeChanged', 'airShut', 'turningGear', 'earthOff']
+
+const item = (kind: ItemKind, change: 'in' | 'out'): NewEntry => ({
   kind: 'item',
   itemId: kind,
   item: kind,
@@ -203,6 +206,8 @@ function itemSteps(moment: Moment): Step[] {
   const { pick } = moment
   return [
     () => [item(pick(['stop', 'rag', 'lock', 'capsLoose', 'tabsNotBent']), pick(['in', 'out', 'out']))],
+    () => [item(pick(OTHERS), pick(['in', 'out']))],
+    () => OTHERS.map((kind) => item(kind, 'out')),
     () => [item('stop', 'out'), item('rag', 'out'), item('lock', 'out'), item('capsLoose', 'out')],
     () => [relief(moment, 'in')],
     () => [relief(moment, 'out')],

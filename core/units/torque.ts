@@ -1,4 +1,4 @@
-import type { Result } from '../result'
+import { err, type Result } from '../result'
 import { parseQuantity, type Parsed, type QuantityError, type UnitName } from './parseQuantity'
 
 export type TorqueUnit = 'N·m' | 'ft-lb' | 'in-lb' | 'kgf·m'
@@ -19,6 +19,18 @@ const units: readonly UnitName<TorqueUnit>[] = [
 /** A torque as people write it (11 ft-lb, 132 in-lb, 15 Nm, 1.5 kgm), in N·m. "Pounds" alone is no torque unit and is refused. */
 export const parseTorque = (text: string): Result<Parsed<TorqueUnit>, QuantityError<TorqueUnit>> =>
   parseQuantity(text, { units, candidates: ['N·m', 'ft-lb', 'in-lb'] })
+
+export type TorqueError = QuantityError<TorqueUnit> | { readonly code: 'outOfRange'; least: number; most: number }
+
+/** The same within limits, N·m. */
+export function parseTorqueWithin(
+  text: string,
+  { least, most }: { readonly least: number; readonly most: number },
+): Result<Parsed<TorqueUnit>, TorqueError> {
+  const read = parseTorque(text)
+  if (!read.ok) return read
+  return read.value.value < least || read.value.value > most ? err({ code: 'outOfRange', least, most }) : read
+}
 
 export const torqueIn = (newtonMetres: number, unit: TorqueUnit) =>
   newtonMetres / { 'N·m': 1, 'ft-lb': NM_PER_FT_LB, 'in-lb': NM_PER_FT_LB / 12, 'kgf·m': NM_PER_KGF_M }[unit]

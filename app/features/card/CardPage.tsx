@@ -24,6 +24,7 @@ import {
   stepTitle,
   verdictTitle,
 } from '../../ui/wording'
+import { BoltRows } from './boltRows'
 import { Half, MarksRow, SetRows, Timing, WearRows } from './cardRows'
 import { CardActions } from './CardActions'
 import { CountRows, CouplingRows, TryRows } from './loopRows'
@@ -195,6 +196,7 @@ function TimingTable({ view }: { view: JobView }) {
         <SlackRows view={view} />
         <TensionerRows view={view} />
         <FollowerRows view={view} />
+        <BoltRows view={view} />
         <WearRows view={view} />
         <PressureRows view={view} />
         <TurnRows view={view} />

@@ -1,10 +1,10 @@
-import { TextInput } from '@mantine/core'
+import { Button, TextInput } from '@mantine/core'
 import { useEffect, useEffectEvent, useRef } from 'react'
 import { sheetLimits, type Limits, type Trusted } from '@link-count/core/model'
 import type { Result } from '@link-count/core/result'
-import { parseDegrees, parseDirection, parseForce, type AngleError } from '@link-count/core/units'
+import { parseDegrees, parseDirection, parseForce, parseTorqueWithin, type AngleError } from '@link-count/core/units'
 import { LengthInput, parseWhole, useBareUnit, useField, useLengthField, wholeWords, type Taken } from '../../ui/fields'
-import { forceErrorWords, numberWords } from '../../ui/wording'
+import { forceErrorWords, numberWords, torqueErrorWords } from '../../ui/wording'
 import { useFigureKey } from './ChosenPart'
 import { useSheetEditor } from './SheetEditor'
 import { sourced, useSource } from './source'
@@ -85,11 +85,14 @@ function NumberField<E extends { readonly code: string } = AngleError>({
   props,
   parse,
   words,
+  offers,
   inputMode,
 }: {
   props: FieldProps
   parse: (text: string) => Result<number, E>
   words: (error: E) => string
+  /** What may have been meant, as it would be typed: one touch takes it. */
+  offers?: (error: E, text: string) => readonly string[]
   inputMode?: 'numeric' | 'decimal'
 }) {
   const { key, letter, accept, clear } = useTrusted(props)
@@ -115,10 +118,45 @@ function NumberField<E extends { readonly code: string } = AngleError>({
         error={field.error && words(field.error)}
         maxLength={60}
       />
+      {field.error && offers && (
+        <div className="row">
+          {offers(field.error, field.text.trim()).map((typed) => {
+            const meant = parse(typed)
+            return (
+              <Button
+                key={typed}
+                variant="default"
+                onClick={() => {
+                  field.setText(typed)
+                  if (meant.ok) accept(field, typed, meant.value)
+                }}
+              >
+                {typed}
+              </Button>
+            )
+          })}
+        </div>
+      )}
       {letter}
     </div>
   )
 }
+
+/** A torque in any unit of a wrench; kept in N·m as it was typed. Without its unit it is asked which is meant. */
+export const TorqueField = ({ limits, ...props }: FieldProps & { readonly limits: Limits }) => (
+  <NumberField
+    props={{ example: '25 N·m, 18 ft-lb', ...props }}
+    parse={(text) => {
+      const read = parseTorqueWithin(text, limits)
+      return read.ok ? { ok: true, value: read.value.value } : read
+    }}
+    words={torqueErrorWords}
+    offers={(error, text) =>
+      error.code === 'unitMissing' ? error.candidates.map(({ unit }) => `${text} ${unit}`) : []
+    }
+    inputMode="decimal"
+  />
+)
 
 /** A force in newtons, pounds or kilos; kept in newtons as it was typed. */
 export const ForceField = ({ limits, ...props }: FieldProps & { readonly limits: Limits }) => (

@@ -1,6 +1,21 @@
 import { nanoid } from 'nanoid'
 import type { FiringPlaces } from '@link-count/core/cylinders'
-import type { BuildSheet, Cam, Coupling, Follower, Loop, Mark, Member, RimMark, Shaft } from '@link-count/core/model'
+import { layBolts } from '@link-count/core/fasteners'
+import type {
+  BoltGroup,
+  BoltOrder,
+  BoltsLaid,
+  BuildSheet,
+  Cam,
+  Coupling,
+  Fastened,
+  Follower,
+  Loop,
+  Mark,
+  Member,
+  RimMark,
+  Shaft,
+} from '@link-count/core/model'
 
 /* A change of the build sheet is a function from the old to the new; these make the ones that the editor needs. */
 export type SheetChange = (sheet: BuildSheet) => BuildSheet
@@ -58,6 +73,37 @@ export const removeFollower =
   (sheet) => {
     const rest = (sheet.followers ?? []).filter((one) => one.id !== id)
     return withValue(sheet, 'followers', rest.length > 0 ? rest : undefined)
+  }
+
+/** A change of a group of bolts. */
+export const patchBolts =
+  (id: string, change: (one: BoltGroup) => BoltGroup): SheetChange =>
+  (sheet) => ({ ...sheet, boltGroups: (sheet.boltGroups ?? []).map((one) => (one.id === id ? change(one) : one)) })
+
+/** A group of bolts as it is begun: laid and ordered as such bolts usually are, with no figure yet. */
+export const addBolts =
+  (id: string, on: Fastened, { name, n, laid, order, ofId }: BoltsBegun): SheetChange =>
+  (sheet) => ({
+    ...sheet,
+    boltGroups: [
+      ...(sheet.boltGroups ?? []),
+      { id, name, on, laid, bolts: layBolts(laid, n), order, stages: [], ...(ofId === undefined ? {} : { ofId }) },
+    ],
+  })
+
+export interface BoltsBegun {
+  readonly name: string
+  readonly n: number
+  readonly laid: Exclude<BoltsLaid, 'touched'>
+  readonly order: BoltOrder
+  readonly ofId?: string
+}
+
+export const removeBolts =
+  (id: string): SheetChange =>
+  (sheet) => {
+    const rest = (sheet.boltGroups ?? []).filter((one) => one.id !== id)
+    return withValue(sheet, 'boltGroups', rest.length > 0 ? rest : undefined)
   }
 
 export const patchCylinder = patchById<BuildSheet['cylinders'][number]>('cylinders')

@@ -66,6 +66,18 @@ export const itemWords: { readonly [K in ItemKind]: ItemWords } = {
     takeOut: 'Fuel is shut',
     free: 'Shut the fuel',
   },
+  towel: { name: 'Towel', in: 'in', takeOut: 'Towel is out', free: 'Take the towel out' },
+  magnet: { name: 'Magnet', in: 'in', takeOut: 'Magnet is out', free: 'Take the magnet out' },
+  notTight: { name: 'Bolts', in: 'not tight yet', takeOut: 'Bolts are tight', free: 'Tighten the bolts' },
+  toBeChanged: { name: 'Something', in: 'to be changed yet', takeOut: 'It is changed', free: 'Change it' },
+  airShut: { name: 'Starting air', in: 'shut and locked', takeOut: 'Air is open', free: 'Open the air again' },
+  batteryOff: { name: 'Battery', in: 'off', takeOut: 'Battery is on', free: 'Connect the battery again' },
+  fuelShut: { name: 'Fuel', in: 'shut', takeOut: 'Fuel is open', free: 'Open the fuel again' },
+  oilShut: { name: 'Lubricating oil', in: 'shut', takeOut: 'Oil is open', free: 'Open the oil again' },
+  turningGear: { name: 'Turning gear', in: 'in', takeOut: 'Turning gear is out', free: 'Take the turning gear out' },
+  startBlocked: { name: 'Start', in: 'blocked', takeOut: 'Start is free', free: 'Free the start' },
+  magnetoEarthed: { name: 'Magneto', in: 'earthed', takeOut: 'Magneto is live again', free: 'Take the earth off' },
+  propellerHeld: { name: 'Propeller', in: 'held', takeOut: 'Propeller is free', free: 'Let the propeller go' },
   other: { name: 'Something', in: 'in', takeOut: 'It is out', free: 'Take it out' },
 }
 

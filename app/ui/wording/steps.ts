@@ -33,6 +33,7 @@ const titles: { readonly [K in StepKind]: string | ((noun: LoopNouns) => string)
   wear: 'Wear',
   paint: ({ loop }) => `Paint and count the ${loop}`,
   recouple: 'Re-set on the coupling',
+  bolts: 'Tighten',
   pressures: 'Pressures',
   card: 'Card',
 }
@@ -59,6 +60,7 @@ export function stepTitle({ kind, targetIds }: Pick<Step, 'kind' | 'targetIds'>,
     poseChainOff: sheet.loops,
     chainOnCount: sheet.loops,
     tensioner: partsOf(sheet).tensioners,
+    bolts: sheet.boltGroups ?? [],
     ...Object.fromEntries(
       (['pumpFound', 'pumpSet', 'pumpTight', 'sparkFound', 'sparkSet', 'sparkTight'] as const).map((one) => [
         one,
@@ -68,7 +70,7 @@ export function stepTitle({ kind, targetIds }: Pick<Step, 'kind' | 'targetIds'>,
   }
   const own = kind === 'poseChainOff' && placeOfLink(sheet, target ?? '') !== sheet.referencePose.crankDeg.value
   const like = (several[kind] ?? []).filter(({ id }) => kind !== 'recouple' || isRecoupled(sheet, id))
-  const name = like.length > 1 && like.find(({ id }) => id === target)?.name
+  const name = (like.length > 1 || kind === 'bolts') && like.find(({ id }) => id === target)?.name
   const plain = own ? title.replace('the timing position', 'its own place') : title
   return name ? `${plain}: ${inSentence(name)}` : plain
 }

@@ -102,6 +102,16 @@ function itemKnown(w: World, { item, since }: ItemIn): Known {
     case 'heldTaut':
     case 'tabsNotBent':
     case 'pawlsOut':
+    case 'notTight':
+    case 'toBeChanged':
+    case 'airShut':
+    case 'batteryOff':
+    case 'fuelShut':
+    case 'oilShut':
+    case 'turningGear':
+    case 'startBlocked':
+    case 'magnetoEarthed':
+    case 'propellerHeld':
       return SAFE
     default:
       return around(w, w.stoodThen(since, w.all.length))

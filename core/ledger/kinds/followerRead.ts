@@ -25,7 +25,11 @@ export const followerReadShape = entryShape('followerRead', 'Where a pump, magne
     )
     .optional(),
   pressedInMm: field
-    .between('Of a lift, how far the needle was still pressed in where it was set to 0, mm; at 0 it is at its stop', 0, 50)
+    .between(
+      'Of a lift, how far the needle was still pressed in where it was set to 0, mm; at 0 it is at its stop',
+      0,
+      50,
+    )
     .optional(),
   startAdvance: field.oneOf('Of a pump with a cold-start advance: off, or on', ['off', 'on']).optional(),
   control: field.oneOf('Where its hand advance stood', ['retarded', 'advanced']).optional(),

@@ -44,6 +44,8 @@ import { wheelKnocked, wheelKnockedShape } from './wheelKnocked'
 import { witness, witnessShape } from './witness'
 import { causeSettled, causeSettledShape } from './causeSettled'
 import { finding, findingShape } from './finding'
+import { bolt, boltShape } from './bolt'
+import { boltGroup, boltGroupShape } from './boltGroup'
 import { leadsSeen, leadsSeenShape } from './leadsSeen'
 import { followerMoved, followerMovedShape } from './followerMoved'
 import { followerRead, followerReadShape } from './followerRead'
@@ -102,6 +104,8 @@ export const ledgerShapes = [
   followerMovedShape,
   followerTargetShape,
   leadsSeenShape,
+  boltGroupShape,
+  boltShape,
   planShape,
   pressureShape,
   symptomShape,
@@ -172,6 +176,8 @@ export const ledgerKinds: { readonly [K in EntryKind]: LedgerKind<K> } = {
   followerMoved,
   followerTarget,
   leadsSeen,
+  boltGroup,
+  bolt,
   plan,
   pressure,
   symptom,

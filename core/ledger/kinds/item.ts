@@ -27,6 +27,18 @@ export const itemKind = field.oneOf('What was put in, on or left undone', [
   'earthOff',
   'ignitionOn',
   'fuelAtPressure',
+  'towel',
+  'magnet',
+  'notTight',
+  'toBeChanged',
+  'airShut',
+  'batteryOff',
+  'fuelShut',
+  'oilShut',
+  'turningGear',
+  'startBlocked',
+  'magnetoEarthed',
+  'propellerHeld',
   'other',
 ])
 

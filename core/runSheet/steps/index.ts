@@ -1,5 +1,6 @@
 import type { StepKind } from '../../model/stepKinds'
 import { asFound } from './asFound'
+import { bolts } from './bolts'
 import { card } from './card'
 import { chainOnCount } from './chainOnCount'
 import { pumpFound, pumpSet, pumpTight, sparkFound, sparkSet, sparkTight } from './followers'
@@ -48,6 +49,7 @@ export const stepKinds = {
   pumpTight,
   sparkSet,
   sparkTight,
+  bolts,
   pressures,
   card,
 } satisfies Record<StepKind, StepKindRecord>

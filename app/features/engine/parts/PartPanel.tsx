@@ -6,6 +6,8 @@ import { partsOf } from '@link-count/core/sheet'
 import { useChosenPart } from '../ChosenPart'
 import { ReadingFrom } from '../ReadingFrom'
 import { useSheetEditor } from '../SheetEditor'
+import { BoltGroupPanel } from '../panels/bolts/BoltGroupPanel'
+import { BoltsPanel } from '../panels/bolts/BoltsPanel'
 import { CouplingPanel } from '../panels/CouplingPanel'
 import { CrankPanel } from '../panels/CrankPanel'
 import { BankPanel, CylinderPanel, FiringPanel } from '../panels/CylinderPanels'
@@ -44,6 +46,12 @@ const panels: Readonly<Record<PartKind, (sheet: BuildSheet, id: string) => React
     of(
       sheet.followers?.find((one) => one.id === id),
       (follower) => <FollowerPanel follower={follower} />,
+    ),
+  bolts: () => <BoltsPanel />,
+  boltGroup: (sheet, id) =>
+    of(
+      sheet.boltGroups?.find((one) => one.id === id),
+      (group) => <BoltGroupPanel group={group} />,
     ),
   bank: (sheet, id) =>
     of(

@@ -1,7 +1,15 @@
 import { readDrive } from '@link-count/core/drive'
 import type { BuildSheet, Member } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
-import { couplingName, followerKindWords, inSentence, nounsOf, upperFirst } from '../../../ui/wording'
+import {
+  boltOrderWords,
+  couplingName,
+  fastenedWords,
+  followerKindWords,
+  inSentence,
+  nounsOf,
+  upperFirst,
+} from '../../../ui/wording'
 
 export type PartKind =
   | 'running'
@@ -15,6 +23,8 @@ export type PartKind =
   | 'counts'
   | 'coupling'
   | 'follower'
+  | 'bolts'
+  | 'boltGroup'
   | 'crank'
   | 'bank'
   | 'cylinder'
@@ -155,7 +165,7 @@ function drive(sheet: BuildSheet): Made[] {
     figures: `${one.name} fuel spark pump magneto distributor points lift before TDC impulse coupling lag advance drive end slots outlets leads plugs`,
     view: 'drive',
   }))
-  return [...shafts, ...members, ...loops, ...marks, ...couplings, ...followers]
+  return [...shafts, ...members, ...loops, ...marks, ...couplings, ...followers, ...bolts(sheet)]
 }
 
 const shaftWords = {
@@ -175,6 +185,29 @@ function memberWords(sheet: BuildSheet, { id, kind, shaftId, teeth }: Member): s
   const on = shaft ? ` on the ${inSentence(shaft.name)}` : loop ? ` on the ${inSentence(loop.name)}` : ''
   const counted = teeth ? `, ${teeth.value} teeth` : shaft && kind !== 'hub' ? ', teeth not counted' : ''
   return `${kind === 'hub' ? 'end of a shaft' : kind}${on}${counted}`
+}
+
+/** Bolts and nuts that are tightened in an order. */
+function bolts(sheet: BuildSheet): Made[] {
+  const all: Made = {
+    kind: 'bolts',
+    id: '',
+    name: 'Bolts and nuts',
+    what: sheet.boltGroups?.length
+      ? `${sheet.boltGroups.length} groups that are tightened in an order`
+      : 'caps, covers, head, flywheel: none written down',
+    figures: 'torque stages angle thread fasteners caps cover head flywheel sprocket',
+    view: 'drive',
+  }
+  const groups = (sheet.boltGroups ?? []).map((one): Made => ({
+    kind: 'boltGroup',
+    id: one.id,
+    name: one.name,
+    what: `${one.bolts.length} on ${fastenedWords[one.on]}, ${boltOrderWords[one.order]}`,
+    figures: `You call the ${one.name} torque angle stage thread strength order left-hand stretch new each time locker oil`,
+    view: 'drive',
+  }))
+  return [all, ...groups]
 }
 
 function cylinders(sheet: BuildSheet): Made[] {

@@ -3,6 +3,7 @@ import { FieldGroup } from '../../../ui/fields'
 import { hindranceWords, stepTitle } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { stepViews } from '.'
+import { BoltsHere } from './bolts/BoltsHere'
 import { StepFooter } from './StepFooter'
 import './StepPanel.css'
 
@@ -18,7 +19,9 @@ export function StepPanel({ step, status }: { readonly step: Step; readonly stat
         <p>{hindranceWords(status.hindrance, view.sheet)}</p>
       ) : (
         <FieldGroup>
+          {step.kind === 'card' && <BoltsHere key={`bolts-${step.id}`} step={step} />}
           <Panel key={step.id} step={step} />
+          {step.kind !== 'card' && <BoltsHere key={`bolts-${step.id}`} step={step} />}
         </FieldGroup>
       )}
       {step.kind !== 'card' && <StepFooter key={step.id} step={step} status={status} />}

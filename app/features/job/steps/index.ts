@@ -2,6 +2,7 @@ import type { ReactNode } from 'react'
 import type { Step, StepKind, StepStatus } from '@link-count/core/runSheet'
 import type { JobView } from '../../../domain/views'
 import { asFound } from './asFound'
+import { bolts } from './bolts'
 import { card } from './card'
 import { chainOnCount } from './chainOnCount'
 import { pumpFound, pumpSet, pumpTight, sparkFound, sparkSet, sparkTight } from './follower'
@@ -49,6 +50,7 @@ export const stepViews: Record<StepKind, StepView> = {
   pumpTight,
   sparkSet,
   sparkTight,
+  bolts,
   pressures,
   card,
 }

@@ -4,6 +4,8 @@ import type { BuildSheet, EntryOf, Settled } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { formatLateness, formatMm, fixed } from '@link-count/core/units'
 import { seenOffWords } from '../byMark'
+import { passesOf } from '@link-count/core/fasteners'
+import { boltDidWords, boltGroupName, boltName } from '../bolts'
 import { placesWords } from '../coupling'
 import { figureOfWords, followerFigure, followerWithWords, whichAimWords, zeroedWords } from '../followers'
 import { itemSentence, itemWords } from '../register'
@@ -100,6 +102,15 @@ export const workLines = {
     `${followerName(sheet, followerId)} is set to ${followerFigure(by, value)} ${figureOfWords[by]}, ${whichAimWords[which]}${reason ? `: ${reason}` : ''}`,
   leadsSeen: ({ followerId, phase, cylinderIds }, { sheet, nameOf }) =>
     `${followerName(sheet, followerId)}, leads ${phaseWords[phase]}: ${cylinderIds.map((id) => nameOf('cylinders', id)).join(' ')}`,
+  boltGroup: ({ groupId, change, boltsAre, counterHeld }, { sheet }) =>
+    change === 'loosened'
+      ? `${boltGroupName(sheet, groupId)}: loosened`
+      : `${boltGroupName(sheet, groupId)}: tightening begun${boltsAre ? `, ${boltsAre} ones` : ''}${counterHeld ? ', a counter-hold takes the torque' : ''}`,
+  bolt: ({ groupId, boltId, pass, did, newBolt }, { sheet }) => {
+    const group = sheet.boltGroups?.find(({ id }) => id === groupId)
+    const one = group && passesOf(group)[pass]
+    return `${boltGroupName(sheet, groupId)}, ${boltName(group, boltId)}: ${boltDidWords(did, one)}${newBolt ? ', a new one' : ''}`
+  },
   adjusted: ({ words }) => `Moved: ${words}`,
   count: ({ phase, loopId, fromMarkId, toMarkId, run, counted }, { lowerName }) =>
     `Counted ${phaseWords[phase]}, ${lowerName('loops', loopId)}, from the ${lowerName('marks', fromMarkId)} to the ${lowerName('marks', toMarkId)}, ${run} run: ${counted}`,
