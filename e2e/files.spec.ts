@@ -35,7 +35,7 @@ test('a workshop is saved, opened in another, opened again, and saved the same',
   await page.goto('/own')
   await page.getByRole('button', { name: 'Open a file' }).click()
   await choose(page, demo.text)
-  await expect(page.getByText(/New: 12 engines, 12 build sheets, 19 jobs/)).toBeVisible()
+  await expect(page.getByText(/New: 12 engines, 12 build sheets, 20 jobs/)).toBeVisible()
   await page.getByRole('button', { name: 'Add them' }).click()
   await expect(page.getByRole('heading', { name: 'Ploughing tractor, engine 2' })).toBeVisible()
 

@@ -1,4 +1,4 @@
-import type { Follower, FollowerFigure, TightenerKind } from '@link-count/core/model'
+import type { BoltGroup, Follower, FollowerFigure, TightenerKind } from '@link-count/core/model'
 import type { Topology } from '@link-count/core/starters'
 import type { Side } from '@link-count/core/units'
 
@@ -50,6 +50,17 @@ export interface DemoFollower extends Pick<
   readonly wanted: number
   readonly band: readonly [least: number, most: number]
   readonly brisker?: number
+}
+
+/** Bolts that are tightened in an order, their stages as typed. */
+export interface DemoBolts extends Pick<
+  BoltGroup,
+  'id' | 'name' | 'on' | 'ofId' | 'order' | 'thread' | 'strength' | 'into' | 'stretch' | 'threadWith' | 'lockedBy'
+> {
+  readonly laid: 'ring' | 'grid' | 'pairs'
+  readonly n: number
+  readonly torques: readonly string[]
+  readonly angleDeg?: number
 }
 
 export interface DemoMark {
@@ -121,6 +132,7 @@ export interface DemoEngine {
   readonly slackWanted?: Readonly<Record<string, DemoSlack>>
   /** Fuel and spark. */
   readonly followers?: readonly DemoFollower[]
+  readonly bolts?: readonly DemoBolts[]
   readonly hubs?: Readonly<Record<string, number>>
   readonly school?: 'roadDiesel' | 'marine'
   readonly lash?: readonly [inlet: string, exhaust: string]

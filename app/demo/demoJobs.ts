@@ -2,6 +2,7 @@ import { PART_IDS as ids } from '@link-count/core/starters'
 import type { NewEntry } from '@link-count/core/model'
 import { jobsByMarks } from './jobsByMarks'
 import { jobsByPurpose } from './jobsByPurpose'
+import { jobsTakenApart } from './jobsTakenApart'
 import { jobsOfFuelAndSpark } from './jobsOfFuelAndSpark'
 import {
   atPose,
@@ -194,4 +195,5 @@ export const demoJobs: readonly DemoJob[] = [
   ...jobsByMarks,
   ...jobsByPurpose,
   ...jobsOfFuelAndSpark,
+  ...jobsTakenApart,
 ]

@@ -1,6 +1,7 @@
+import { layBolts } from '@link-count/core/fasteners'
 import { PART_IDS as ids, beginSheet } from '@link-count/core/starters'
 import type { BuildSheet, Trusted } from '@link-count/core/model'
-import { parseDirection, parseLength } from '@link-count/core/units'
+import { parseDirection, parseLength, parseTorque } from '@link-count/core/units'
 import type { DemoEngine } from './demoEngine'
 
 /** The build sheet of an engine of the scenario: a fresh one, with what the scenario knows written in. */
@@ -38,6 +39,7 @@ export function sheetOf(engine: DemoEngine, at: string): BuildSheet {
     marks: base.marks.map((mark) => ({ ...mark, ...markFigures(engine, base, mark) })),
     adjusters: [...base.adjusters, ...hubs(engine)],
     ...followers(engine, base),
+    ...boltGroups(engine),
     cams: base.cams.map((cam) => ({ ...cam, ...camFigures(engine, cam) })),
   }
 }
@@ -63,6 +65,29 @@ function followers({ followers: own }: DemoEngine, { cylinders: all }: BuildShee
       },
     })),
   }
+}
+
+/** Bolts and nuts, laid and ordered as they are. */
+const boltGroups = ({ bolts }: DemoEngine): Pick<BuildSheet, 'boltGroups'> =>
+  bolts
+    ? {
+        boltGroups: bolts.map(({ laid, n, torques, angleDeg, ...rest }) => ({
+          ...rest,
+          laid,
+          bolts: layBolts(laid, n),
+          stages: [
+            ...torques.map((typed) => ({ by: 'torque' as const, nm: byTheBook(typed, torqueOf(typed)) })),
+            ...(angleDeg === undefined ? [] : [{ by: 'angle' as const, deg: byBook(angleDeg) }]),
+          ],
+        })),
+      }
+    : {}
+
+const byTheBook = (typed: string, value: number) => trusted(typed, value, 'manual')
+
+function torqueOf(typed: string): number {
+  const parsed = parseTorque(typed)
+  return read(parsed.ok ? { ok: true, value: parsed.value.value } : parsed)
 }
 
 function running({ running, interference, tolerance, school }: DemoEngine): Partial<BuildSheet> {

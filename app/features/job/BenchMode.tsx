@@ -11,6 +11,8 @@ import { countablesOf, inHandOf, sectionDraftKey } from './countSection'
 import type { JobView } from '../../domain/views'
 import { useBench } from './JobContext'
 import { moveWords } from './moveWords'
+import { BoltFigure } from './steps/bolts/BoltFigure'
+import { groupInWork } from './steps/bolts/groupsHere'
 import { SlackFigure } from './slack/SlackFigure'
 import { stepResult } from './steps'
 import { askTurn } from './askTurn'
@@ -35,6 +37,7 @@ export function BenchMode({ step, onLeave }: { readonly step: Step; readonly onL
   useAloneOnScreen(self)
   const target = targetOfStep(step, view)
   const slackOf = step.kind === 'slackFound' ? 'found' : step.kind === 'slackSet' ? 'set' : undefined
+  const bolts = groupInWork(step, view)
   const status = view.steps.find((one) => one.step === step)?.status
   const move = firstMove(step, view, side)
   const said = move ?? (target ? askTurn({ to: target }, view, side).words : undefined)
@@ -63,6 +66,8 @@ export function BenchMode({ step, onLeave }: { readonly step: Step; readonly onL
           >
             {n}
           </button>
+        ) : bolts ? (
+          <BoltFigure step={step} group={bolts} />
         ) : slackOf ? (
           <SlackFigure phase={slackOf} />
         ) : (

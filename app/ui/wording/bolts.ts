@@ -1,3 +1,4 @@
+import { tighteningOrder } from '@link-count/core/fasteners'
 import type { InHand, LocksBefore, Pass, Suits, Told } from '@link-count/core/fasteners'
 import type {
   BoltGroup,
@@ -93,10 +94,11 @@ export function boltStagesWords({ stages }: Pick<BoltGroup, 'stages'>): string {
 export const boltGroupName = ({ boltGroups }: BuildSheet, id: string) =>
   boltGroups?.find((one) => one.id === id)?.name ?? id
 
-/** A bolt by what is stamped at it, else by its place in the list. */
-export function boltName(group: Pick<BoltGroup, 'bolts'> | undefined, boltId: string): string {
-  const at = group?.bolts.findIndex(({ id }) => id === boltId) ?? -1
-  return at < 0 ? boltId : (group?.bolts[at]?.name ?? String(at + 1))
+/** A bolt by what is stamped at it, else by its place in the order, as it is on the drawing. */
+export function boltName(group: BoltGroup | undefined, boltId: string): string {
+  const order = group ? tighteningOrder(group) : []
+  const at = order.findIndex(({ id }) => id === boltId)
+  return at < 0 ? boltId : (order[at]?.name ?? String(at + 1))
 }
 
 export function boltDidWords(did: EntryOf<'bolt'>['did'], pass: Pass | undefined): string {

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core'
+import type { ReactNode } from 'react'
 import type { BoltGroup } from '@link-count/core/model'
-import { Protractor } from '../../../../ui/bolts/Protractor'
 import { boltName, inHandWords, passWords, torqueWords } from '../../../../ui/wording'
 import { Locks } from './BeforeTightening'
 import type { InWork } from './useTightening'
@@ -11,10 +11,13 @@ export function BoltInHand({
   group,
   work,
   wrench,
+  children,
 }: {
   readonly group: BoltGroup
   readonly work: InWork
   readonly wrench: WrenchInHand
+  /** Their drawing, between the figure and what is done with it. */
+  readonly children: ReactNode
 }) {
   const { tightening, asked, locks } = work
   const { next, passes, order, begun } = tightening
@@ -41,9 +44,9 @@ export function BoltInHand({
         </strong>
       </p>
       {pass.by === 'torque' && <Setting nm={pass.nm} wrench={wrench} />}
+      {children}
       {asked === 'known' ? (
         <>
-          {pass.by === 'angle' && <Protractor deg={pass.deg} leftHand={group.leftHand ?? false} />}
           <Button variant="filled" fullWidth size="lg" onClick={work.goOn}>
             {pass.by === 'angle' ? `${name} is turned` : `${name} is tight so`}
           </Button>
@@ -80,7 +83,7 @@ function Setting({ nm, wrench }: { readonly nm: number; readonly wrench: WrenchI
 }
 
 /** After a break: the wrench again at a torque; its paint line at an angle, and without one it starts afresh. */
-function NotKnown({ group, work }: { readonly group: BoltGroup; readonly work: InWork }) {
+export function NotKnown({ group, work }: { readonly group: BoltGroup; readonly work: InWork }) {
   const { asked, tightening, write } = work
   const { next } = tightening
   if (asked === 'known' || !next) return null

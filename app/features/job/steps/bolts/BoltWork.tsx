@@ -41,29 +41,37 @@ export function BoltWork({ step, group }: { readonly step: Step; readonly group:
       'tightened',
     )
   }
+  const told = toldOf(group, tightening)
+  const inWork = stage === 'inWork' && tightening.begun !== undefined
+  const pattern = (
+    <BoltPattern
+      group={group}
+      drawn={drawn}
+      label={`${group.name}, ${boltOrderWords[group.order]}`}
+      onTouch={work.mayGoOn ? touch : undefined}
+    />
+  )
   return (
     <div className="stack" role="group" aria-label={group.name}>
-      <Facts group={group} />
-      {toldOf(group, tightening).map((told) => (
-        <p key={told} className="warn">
-          {boltsToldWords[told]}
+      {!inWork && <Facts group={group} />}
+      {told.map((one) => (
+        <p key={one} className="warn">
+          {boltsToldWords[one]}
         </p>
       ))}
-      <Suits group={group} />
-      {stage === 'done' ? (
-        <Done group={group} step={step} />
-      ) : stage === 'inWork' && tightening.begun ? (
-        <BoltInHand group={group} work={work} wrench={wrench} />
+      {inWork ? (
+        <BoltInHand group={group} work={work} wrench={wrench}>
+          {pattern}
+        </BoltInHand>
       ) : (
-        <BeforeTightening group={group} work={work} />
+        <>
+          <Suits group={group} />
+          {stage === 'done' ? <Done group={group} step={step} /> : <BeforeTightening group={group} work={work} />}
+          {pattern}
+        </>
       )}
-      <BoltPattern
-        group={group}
-        drawn={drawn}
-        label={`${group.name}, ${boltOrderWords[group.order]}`}
-        onTouch={work.mayGoOn ? touch : undefined}
-      />
       {again && <TouchedAgain group={group} bolt={again} work={work} onDone={() => setAgain(undefined)} />}
+      {inWork && <Facts group={group} />}
       {stage !== 'done' && <Wrench wrench={wrench} />}
       <Fold title="Loosen" note="the other way round">
         <p>

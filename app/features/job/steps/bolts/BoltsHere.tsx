@@ -1,15 +1,16 @@
-import { boltGroupsOf, stageOf, tighteningOf } from '@link-count/core/fasteners'
+import { stageOf, tighteningOf } from '@link-count/core/fasteners'
 import type { BoltGroup } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { Fold } from '../../../../ui/Fold'
 import { useBench } from '../../JobContext'
+import { groupsHere } from './groupsHere'
 import { BoltWork } from './BoltWork'
 
 /** The bolts that belong to a step; at the card every one that is on the build sheet. */
 export function BoltsHere({ step }: { readonly step: Step }) {
-  const { sheet, state } = useBench().view
-  const groups =
-    step.kind === 'card' ? (sheet.boltGroups ?? []) : step.kind === 'bolts' ? [] : boltGroupsOf(sheet, step.targetIds)
+  const { view } = useBench()
+  const { state } = view
+  const groups = step.kind === 'bolts' ? [] : groupsHere(step, view)
   return groups.map((group) => {
     const tightening = tighteningOf(group, state)
     return (

@@ -15,6 +15,7 @@ export function useTightening(step: Step, group: BoltGroup) {
   // What was written before this page looked at it was written before a break.
   const [before, setBefore] = useState(lastId)
   const asked = inHand(tightening, lastId !== before)
+  const pass = next && passes[next.pass]
   const locks = locksBefore(group, state, begun?.counterHeld ?? false)
   const stage = stageOf(tightening)
   const mayGoOn = stage === 'inWork' && begun !== undefined && asked === 'known' && locks === undefined
@@ -44,6 +45,7 @@ export function useTightening(step: Step, group: BoltGroup) {
       through: through.get(bolt.id)?.size ?? 0,
       of: passes.length,
       inHand: stage !== 'done' && begun !== undefined && bolt.id === next?.bolt.id,
+      turnDeg: pass?.by === 'angle' && asked === 'known' ? (group.leftHand ? -pass.deg : pass.deg) : undefined,
     }),
   }
 }
