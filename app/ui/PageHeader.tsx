@@ -1,8 +1,12 @@
-import { useEffect, useState, type MouseEvent, type ReactNode } from 'react'
+import { lazy, Suspense, useEffect, useState, type MouseEvent, type ReactNode } from 'react'
 import { Link, useLocation } from 'react-router'
 import { Logo } from './Logo'
+import './waits/pageOpened'
+import { useOpenWaits } from './waits/useOpenWaits'
 import { useWorkshop } from './WorkshopContext'
 import './PageHeader.css'
+
+const WaitChips = lazy(() => import('./waits/WaitChips'))
 
 /** The top of every page: where one is, which workshop is open, and the page's own buttons. */
 export function PageHeader({
@@ -13,6 +17,7 @@ export function PageHeader({
   readonly children?: ReactNode
 }) {
   const { kind } = useWorkshop()
+  const waits = useOpenWaits()
   // The tab, the history and what a print is saved as name the page.
   const title = crumbs.length > 0 ? `${crumbs.map(({ words }) => words).join(', ')} · Link Count` : 'Link Count'
   useEffect(() => {
@@ -47,6 +52,11 @@ export function PageHeader({
         ))}
       </nav>
       <div className="page-actions">
+        {waits.length > 0 && (
+          <Suspense fallback={null}>
+            <WaitChips waits={waits} kind={kind} />
+          </Suspense>
+        )}
         <Link
           to={kind === 'demo' ? '/own' : '/demo'}
           className={`which-workshop ${kind}`}

@@ -1,4 +1,5 @@
 import type { GuardVerdict } from '@link-count/core/guard'
+import type { EntryOf } from '@link-count/core/model'
 
 export type PinState = 'done' | 'read' | 'open' | 'hand' | 'passed'
 
@@ -25,6 +26,12 @@ export interface StillDrawing {
   readonly dots: readonly { readonly id: string; readonly x: number; readonly y: number }[]
 }
 
+/** A wait that holds something still, and when the last line of its ledger was written: what it is judged by. */
+export interface WaitOpen {
+  readonly entry: EntryOf<'wait'>
+  readonly lastLineAt: number
+}
+
 /** What state an engine is in and what it needs next, from its latest job: all that the list of engines shows of it. */
 export interface EngineSummary {
   readonly shape: GuardVerdict
@@ -38,6 +45,8 @@ export interface EngineSummary {
   /** When something was last written on it. */
   readonly workedAt: string | undefined
   readonly pins: readonly { readonly title: string; readonly state: PinState }[]
+  /** Waits that hold something still; missing = none. */
+  readonly waits?: readonly WaitOpen[]
   /** The drive as its newest build sheet has it; undefined where nothing of it is known. */
   readonly face: StillDrawing | undefined
 }

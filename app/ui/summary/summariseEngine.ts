@@ -1,4 +1,5 @@
 import { isRemoved, type BuildSheet, type Engine, type Job } from '@link-count/core/model'
+import { openWaits } from '@link-count/core/waits'
 import type { EngineWork } from '../../domain/folds'
 import { newestSheet } from '../../domain/sheets'
 import type { EngineSummary } from '../../domain/summaries'
@@ -35,7 +36,15 @@ export function summaryOf(
       state: pinState(status, step === view?.inHand && !view.state.closed),
     })),
     face: sheet && stillOf(sheet),
+    ...waitsOpen(view),
   }
+}
+
+function waitsOpen(view: JobView | undefined): Pick<EngineSummary, 'waits'> {
+  const open = view ? openWaits(view.state) : []
+  if (!view || open.length === 0) return {}
+  const lastLineAt = Math.max(...view.state.live.map(({ at }) => Date.parse(at)))
+  return { waits: open.map(({ entry }) => ({ entry, lastLineAt })) }
 }
 
 /** A build sheet that cannot be drawn is shown without its drawing. */

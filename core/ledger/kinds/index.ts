@@ -44,6 +44,8 @@ import { wheelKnocked, wheelKnockedShape } from './wheelKnocked'
 import { witness, witnessShape } from './witness'
 import { causeSettled, causeSettledShape } from './causeSettled'
 import { finding, findingShape } from './finding'
+import { wait, waitShape } from './wait'
+import { waitEnds, waitEndsShape } from './waitEnds'
 import { bolt, boltShape } from './bolt'
 import { boltGroup, boltGroupShape } from './boltGroup'
 import { leadsSeen, leadsSeenShape } from './leadsSeen'
@@ -104,6 +106,8 @@ export const ledgerShapes = [
   followerMovedShape,
   followerTargetShape,
   leadsSeenShape,
+  waitShape,
+  waitEndsShape,
   boltGroupShape,
   boltShape,
   planShape,
@@ -176,6 +180,8 @@ export const ledgerKinds: { readonly [K in EntryKind]: LedgerKind<K> } = {
   followerMoved,
   followerTarget,
   leadsSeen,
+  wait,
+  waitEnds,
   boltGroup,
   bolt,
   plan,

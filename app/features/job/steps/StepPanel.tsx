@@ -2,6 +2,7 @@ import type { Step, StepStatus } from '@link-count/core/runSheet'
 import { FieldGroup } from '../../../ui/fields'
 import { hindranceWords, stepTitle } from '../../../ui/wording'
 import { useBench } from '../JobContext'
+import { WaitsHere } from '../waits/WaitsHere'
 import { stepViews } from '.'
 import { BoltsHere } from './bolts/BoltsHere'
 import { StepFooter } from './StepFooter'
@@ -15,6 +16,7 @@ export function StepPanel({ step, status }: { readonly step: Step; readonly stat
       <h2 id="step-title" tabIndex={-1}>
         {stepTitle(step, view.sheet)}
       </h2>
+      <WaitsHere />
       {status.hindrance ? (
         <p>{hindranceWords(status.hindrance, view.sheet)}</p>
       ) : (

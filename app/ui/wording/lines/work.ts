@@ -6,6 +6,8 @@ import { formatLateness, formatMm, fixed } from '@link-count/core/units'
 import { seenOffWords } from '../byMark'
 import { passesOf } from '@link-count/core/fasteners'
 import { boltDidWords, boltGroupName, boltName } from '../bolts'
+import { formatClock } from '../time'
+import { waitEndsWords, waitHoldsWords } from '../waits'
 import { placesWords } from '../coupling'
 import { figureOfWords, followerFigure, followerWithWords, whichAimWords, zeroedWords } from '../followers'
 import { itemSentence, itemWords } from '../register'
@@ -102,6 +104,10 @@ export const workLines = {
     `${followerName(sheet, followerId)} is set to ${followerFigure(by, value)} ${figureOfWords[by]}, ${whichAimWords[which]}${reason ? `: ${reason}` : ''}`,
   leadsSeen: ({ followerId, phase, cylinderIds }, { sheet, nameOf }) =>
     `${followerName(sheet, followerId)}, leads ${phaseWords[phase]}: ${cylinderIds.map((id) => nameOf('cylinders', id)).join(' ')}`,
+  wait: ({ holds, where, beganAt, minutes, alarm }) =>
+    `Wait of ${minutes} minutes from ${formatClock(beganAt)}: ${where || waitHoldsWords[holds]}${alarm && alarm !== 'no' ? `, ${alarm === 'rang' ? 'an alarm rang' : 'whether an alarm rang is not known'}` : ''}`,
+  waitEnds: ({ by, reason, role, source }) =>
+    [`The wait is over, ${waitEndsWords[by]}`, reason, role && `said the ${role}`, source].filter(Boolean).join(', '),
   boltGroup: ({ groupId, change, boltsAre, counterHeld }, { sheet }) =>
     change === 'loosened'
       ? `${boltGroupName(sheet, groupId)}: loosened`

@@ -5,6 +5,7 @@ import { cautionWords } from '../../../../ui/wording'
 import { OwedBefore } from '../../../../ui/job'
 import { useDraft } from '../../../../ui/fields'
 import { useBench } from '../../JobContext'
+import { BeginWait } from '../../waits/BeginWait'
 import './MakeSafe.css'
 
 export function MakeSafe({ step }: { readonly step: Step }) {
@@ -23,6 +24,7 @@ export function MakeSafe({ step }: { readonly step: Step }) {
           }
         />
       ))}
+      <BeginWait step={step} />
       {(view.state.ranAsked || couldHaveRun(view.state.stand)) && <RanUntilNow step={step} />}
     </div>
   )
