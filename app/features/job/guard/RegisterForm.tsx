@@ -1,6 +1,6 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core'
 import { nanoid } from 'nanoid'
-import { registerItems } from '@link-count/core/ledger'
+import { holdsOf, registerItems } from '@link-count/core/ledger'
 import type { ItemKind } from '@link-count/core/model'
 import { useDraft } from '../../../ui/fields'
 import { itemWords } from '../../../ui/wording'
@@ -20,6 +20,7 @@ export function RegisterForm() {
     <div className="register-form">
       <NativeSelect
         label="Put on the register"
+        description={`It holds ${holdsOf(kind.text as ItemKind).join(', ')}.`}
         value={kind.text}
         onChange={(event) => kind.setText(event.currentTarget.value)}
         data={Object.entries(itemWords)

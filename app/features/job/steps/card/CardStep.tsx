@@ -1,10 +1,10 @@
 import { Button, Textarea, TextInput } from '@mantine/core'
 import { Link } from 'react-router'
-import { readLoop } from '@link-count/core/ledger'
+import { holdsOf, readLoop } from '@link-count/core/ledger'
 import type { BookCount } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { useDraft } from '../../../../ui/fields'
-import { itemSentence } from '../../../../ui/wording'
+import { itemSentence, itemWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { cameForTiming, unprovedOf } from '../../../../ui/job'
 
@@ -14,7 +14,7 @@ export function CardStep({ step }: { readonly step: Step }) {
   const { state, job, sheet } = view
   const role = useDraft(`${job.id}:${step.id}:role`)
   const reason = useDraft(`${job.id}:${step.id}:reason`)
-  const inside = state.stand.register
+  const inside = state.stand.register.filter(({ item }) => holdsOf(item).includes('closing'))
   const cardLink = (
     <Link className="button-link" to="card">
       Look at the card
@@ -42,6 +42,7 @@ export function CardStep({ step }: { readonly step: Step }) {
         </div>
       )}
       <NotProved />
+      <ReadyToStart />
       <KeepCount />
       {cardLink}
       {inside.length > 0 && (
@@ -74,6 +75,22 @@ export function CardStep({ step }: { readonly step: Step }) {
       </Button>
       {held && <p className="soft">It can be closed when the register is empty, or with the reason written.</p>}
     </div>
+  )
+}
+
+/** Whether it may be started: only with nothing at all on the register. */
+function ReadyToStart() {
+  const { register } = useBench().view.state.stand
+  if (register.length === 0)
+    return <p>Ready to start, as far as the register goes: nothing is in, out, loose or shut.</p>
+  const isolated = register.filter(({ item }) => !holdsOf(item).includes('closing'))
+  if (isolated.length === 0) return null
+  return (
+    <p className="warn">
+      Not ready to start. Before it is started, one after the other:{' '}
+      {isolated.map(({ item }) => itemWords[item].free.toLowerCase()).join(', ')}
+      {isolated.length < register.length ? ', and what stands above' : ''}.
+    </p>
   )
 }
 

@@ -6,6 +6,7 @@ import { OwedBefore } from '../../../../ui/job'
 import { useDraft } from '../../../../ui/fields'
 import { useBench } from '../../JobContext'
 import { BeginWait } from '../../waits/BeginWait'
+import { Isolated } from './Isolated'
 import './MakeSafe.css'
 
 export function MakeSafe({ step }: { readonly step: Step }) {
@@ -24,6 +25,7 @@ export function MakeSafe({ step }: { readonly step: Step }) {
           }
         />
       ))}
+      <Isolated step={step} />
       <BeginWait step={step} />
       {(view.state.ranAsked || couldHaveRun(view.state.stand)) && <RanUntilNow step={step} />}
     </div>
