@@ -6,6 +6,7 @@ import {
   type BuildSheet,
   type Engine,
   type Entry,
+  type EntryOf,
   type NewEntry,
   type Job,
 } from '@link-count/core/model'
@@ -123,7 +124,7 @@ export const say = (jobId: string, newEntries: readonly NewEntry[], takes: reado
 export const addPicture = (
   jobId: string,
   blob: Blob,
-  said: { readonly caption: string; readonly stepId: string },
+  said: { readonly caption: string; readonly stepId: string; readonly of?: EntryOf<'picture'>['of'] },
   takes: readonly DraftRow[] = [],
 ) =>
   commit((state, env) => {

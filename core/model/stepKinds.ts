@@ -2,6 +2,7 @@
 export const STEP_KINDS = [
   'makeSafe',
   'symptoms',
+  'gettingIn',
   'lookOver',
   'lashFound',
   'trueTdc',
@@ -24,6 +25,7 @@ export const STEP_KINDS = [
   'pumpTight',
   'sparkSet',
   'sparkTight',
+  'gettingBack',
   'bolts',
   'pressures',
   'card',

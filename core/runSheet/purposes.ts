@@ -24,6 +24,8 @@ const OWN: readonly StepKind[] = [
   'lookOver',
   'paint',
   'recouple',
+  'gettingIn',
+  'gettingBack',
   'bolts',
   'pressures',
   'wear',

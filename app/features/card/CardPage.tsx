@@ -29,6 +29,7 @@ import { Half, MarksRow, SetRows, Timing, WearRows } from './cardRows'
 import { CardActions } from './CardActions'
 import { CountRows, CouplingRows, TryRows } from './loopRows'
 import { schoolLine } from './schoolLine'
+import { RemovalRows } from './removalRows'
 import { FollowerRows, LeadsDrawn } from './followerRows'
 import { SlackRows, TensionerRows } from './tensionRows'
 import { FindingRows, PressureRows, SymptomRows, TurnRows, WitnessRow } from './workRows'
@@ -196,6 +197,7 @@ function TimingTable({ view }: { view: JobView }) {
         <SlackRows view={view} />
         <TensionerRows view={view} />
         <FollowerRows view={view} />
+        <RemovalRows view={view} />
         <BoltRows view={view} />
         <WearRows view={view} />
         <PressureRows view={view} />

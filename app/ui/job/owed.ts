@@ -1,7 +1,8 @@
 import { allOf } from '@link-count/core/ledger'
 import { partsOf } from '@link-count/core/sheet'
 import type { JobView } from '../../domain/views'
-import { findingVerdicts, itemSentence, stepTitle } from '../wording'
+import { removalsOf, talliesOf, talliesOpen } from '@link-count/core/removals'
+import { findingVerdicts, itemSentence, putBackWords, stepTitle } from '../wording'
 import { unprovedOf } from './unproved'
 
 /** What a job leaves to the next: passed over or left out, not proved, still in, out or loose; what was found that is to be renewed. */
@@ -17,6 +18,14 @@ export function owedOf(view: Pick<JobView, 'state' | 'sheet' | 'job' | 'steps' |
     ...leftOut.map(({ step, reason }) => `${stepTitle(step, sheet)} left out: ${reason}`),
     ...allOf(state, 'finding').flatMap(({ partId, saw, verdict }) =>
       verdict === 'goesOn' ? [] : [`${nameOf(partId)}: ${saw ? `${saw}, ` : ''}${findingVerdicts[verdict]}`],
+    ),
+    ...removalsOf(state).flatMap(({ entry, back }) =>
+      back && back.as === 'same'
+        ? []
+        : [back ? `${putBackWords[back.as]}: ${entry.what}, ${back.reason}` : `Still off: ${entry.what}`],
+    ),
+    ...talliesOpen(talliesOf(state)).map(
+      ({ what, where, out, fitted }) => `${what}${where ? `, ${where}` : ''}: ${out} came out, ${fitted} fitted`,
     ),
     ...unprovedOf(view),
   ]

@@ -33,6 +33,8 @@ const titles: { readonly [K in StepKind]: string | ((noun: LoopNouns) => string)
   wear: 'Wear',
   paint: ({ loop }) => `Paint and count the ${loop}`,
   recouple: 'Re-set on the coupling',
+  gettingIn: 'Getting in',
+  gettingBack: 'Getting back',
   bolts: 'Tighten',
   pressures: 'Pressures',
   card: 'Card',

@@ -44,6 +44,9 @@ import { wheelKnocked, wheelKnockedShape } from './wheelKnocked'
 import { witness, witnessShape } from './witness'
 import { causeSettled, causeSettledShape } from './causeSettled'
 import { finding, findingShape } from './finding'
+import { putBack, putBackShape } from './putBack'
+import { smallParts, smallPartsShape } from './smallParts'
+import { tookOff, tookOffShape } from './tookOff'
 import { wait, waitShape } from './wait'
 import { waitEnds, waitEndsShape } from './waitEnds'
 import { bolt, boltShape } from './bolt'
@@ -106,6 +109,9 @@ export const ledgerShapes = [
   followerMovedShape,
   followerTargetShape,
   leadsSeenShape,
+  tookOffShape,
+  putBackShape,
+  smallPartsShape,
   waitShape,
   waitEndsShape,
   boltGroupShape,
@@ -180,6 +186,9 @@ export const ledgerKinds: { readonly [K in EntryKind]: LedgerKind<K> } = {
   followerMoved,
   followerTarget,
   leadsSeen,
+  tookOff,
+  putBack,
+  smallParts,
   wait,
   waitEnds,
   boltGroup,

@@ -16,6 +16,7 @@ import type { StepKindRecord } from './step'
 import { slackFound, slackSet } from './slack'
 import { symptoms } from './symptoms'
 import { wear } from './wear'
+import { gettingBack, gettingIn } from './takenOff'
 import { tensioner } from './tensioner'
 import { trueTdc } from './trueTdc'
 import { twoTurns } from './twoTurns'
@@ -27,6 +28,7 @@ export type { CrankPlace, Evidence, Given, Hindrance, StepKindRecord } from './s
 export const stepKinds = {
   makeSafe,
   symptoms,
+  gettingIn,
   lookOver,
   lashFound,
   trueTdc,
@@ -49,6 +51,7 @@ export const stepKinds = {
   pumpTight,
   sparkSet,
   sparkTight,
+  gettingBack,
   bolts,
   pressures,
   card,

@@ -19,6 +19,7 @@ import { slackSet } from './slackSet'
 import { symptoms } from './symptoms'
 import { wear } from './wear'
 import type { StepView } from './stepView'
+import { gettingBack, gettingIn } from './takenOff'
 import { tensioner } from './tensioner'
 import { trueTdc } from './trueTdc'
 import { twoTurns } from './twoTurns'
@@ -28,6 +29,7 @@ import { whichTdc } from './whichTdc'
 export const stepViews: Record<StepKind, StepView> = {
   makeSafe,
   symptoms,
+  gettingIn,
   lookOver,
   lashFound,
   trueTdc,
@@ -50,6 +52,7 @@ export const stepViews: Record<StepKind, StepView> = {
   pumpTight,
   sparkSet,
   sparkTight,
+  gettingBack,
   bolts,
   pressures,
   card,

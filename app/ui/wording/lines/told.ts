@@ -17,6 +17,8 @@ export interface Told {
   /** The same, of whichever kind of part holds camshafts to the crank. */
   readonly partName: (id: string) => string
   readonly stepTitle: (stepId: string) => string
+  /** Something that came off, as it was called then. */
+  readonly removalName: (removalId: string) => string
   readonly itemOf: (itemId: string) => ItemKind | undefined
   /** A reading as the wheel was numbered when a line was written. */
   readonly wheel: (entry: Entry, deg: number, decimals?: number) => string
@@ -49,6 +51,9 @@ export function toldBy(
   }
   const titles = once(() => new Map(everyStepOf(sheet).map((step) => [step.id, stepTitle(step, sheet)])))
   const items = once(() => new Map(entries.flatMap((one) => (one.kind === 'item' ? [[one.itemId, one.item]] : []))))
+  const removals = once(
+    () => new Map(entries.flatMap((one) => (one.kind === 'tookOff' ? [[one.removalId, one.what]] : []))),
+  )
   const wheels = once(() => entries.flatMap((one) => (one.kind === 'degreeWheel' ? [one] : [])))
   const byId = once(() => new Map(entries.map((one) => [one.id, one])))
   const nameOf = (list: NamedList, id: string) => namesOf(list).get(id) ?? id
@@ -62,6 +67,7 @@ export function toldBy(
       return list ? nameOf(list, id) : id
     },
     stepTitle: (stepId) => titles().get(stepId) ?? formerTitle(stepId, sheet),
+    removalName: (removalId) => removals().get(removalId) ?? removalId,
     itemOf: (itemId) => items().get(itemId),
     wheel: (entry, deg, decimals = 1) =>
       showOnScale(deg, wheels().findLast(({ counter }) => counter <= entry.counter)?.scale, decimals),

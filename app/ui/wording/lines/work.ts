@@ -8,6 +8,7 @@ import { passesOf } from '@link-count/core/fasteners'
 import { boltDidWords, boltGroupName, boltName } from '../bolts'
 import { formatClock } from '../time'
 import { waitEndsWords, waitHoldsWords } from '../waits'
+import { putBackWords } from '../removals'
 import { placesWords } from '../coupling'
 import { figureOfWords, followerFigure, followerWithWords, whichAimWords, zeroedWords } from '../followers'
 import { itemSentence, itemWords } from '../register'
@@ -104,6 +105,12 @@ export const workLines = {
     `${followerName(sheet, followerId)} is set to ${followerFigure(by, value)} ${figureOfWords[by]}, ${whichAimWords[which]}${reason ? `: ${reason}` : ''}`,
   leadsSeen: ({ followerId, phase, cylinderIds }, { sheet, nameOf }) =>
     `${followerName(sheet, followerId)}, leads ${phaseWords[phase]}: ${cylinderIds.map((id) => nameOf('cylinders', id)).join(' ')}`,
+  tookOff: ({ what, bag, belongs, lies, opensCrankcase }) =>
+    `Taken off: ${[what, belongs, lies].filter(Boolean).join(', ')}${bag === undefined ? '' : `, bag ${bag}`}${opensCrankcase ? ', which opens the crankcase' : ''}`,
+  putBack: ({ removalId, as, reason }, { removalName }) =>
+    `${putBackWords[as]}: ${removalName(removalId)}${reason ? `, ${reason}` : ''}`,
+  smallParts: ({ what, where, change, n }) =>
+    `${n} ${what}${where ? `, ${where},` : ''} ${change === 'out' ? 'came out' : 'fitted'}`,
   wait: ({ holds, where, beganAt, minutes, alarm }) =>
     `Wait of ${minutes} minutes from ${formatClock(beganAt)}: ${where || waitHoldsWords[holds]}${alarm && alarm !== 'no' ? `, ${alarm === 'rang' ? 'an alarm rang' : 'whether an alarm rang is not known'}` : ''}`,
   waitEnds: ({ by, reason, role, source }) =>

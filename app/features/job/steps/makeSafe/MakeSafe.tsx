@@ -5,6 +5,7 @@ import { cautionWords } from '../../../../ui/wording'
 import { OwedBefore } from '../../../../ui/job'
 import { useDraft } from '../../../../ui/fields'
 import { useBench } from '../../JobContext'
+import { GettingIn } from '../../removals/GettingIn'
 import { BeginWait } from '../../waits/BeginWait'
 import { Isolated } from './Isolated'
 import './MakeSafe.css'
@@ -27,6 +28,7 @@ export function MakeSafe({ step }: { readonly step: Step }) {
       ))}
       <Isolated step={step} />
       <BeginWait step={step} />
+      <GettingIn step={step} />
       {(view.state.ranAsked || couldHaveRun(view.state.stand)) && <RanUntilNow step={step} />}
     </div>
   )

@@ -1,0 +1,112 @@
+import { Button, Checkbox, TextInput } from '@mantine/core'
+import { removalsOf } from '@link-count/core/removals'
+import type { Step } from '@link-count/core/runSheet'
+import { Fold } from '../../../ui/Fold'
+import { wholeWords } from '../../../ui/fields'
+import { inSentence } from '../../../ui/wording'
+import { useBench } from '../JobContext'
+import { Pictures } from '../pictures/Pictures'
+import { CoverTheHole } from './CoverTheHole'
+import { SmallParts } from './SmallParts'
+import { useComesOff } from './useComesOff'
+import './removals.css'
+
+/** What comes off, in its order, with its bag, where it belongs, which way round it was, and a picture. */
+export function GettingIn({ step }: { readonly step: Step }) {
+  const removals = removalsOf(useBench().view.state)
+  const off = removals.filter(({ back }) => !back).length
+  return (
+    <Fold title="Getting in: what comes off" note={removals.length === 0 ? 'nothing yet' : `${off} off`}>
+      {removals.length > 0 && (
+        <ol className="removals">
+          {removals.map(({ entry, back }) => (
+            <li key={entry.id}>
+              <strong>{entry.what}</strong>
+              {entry.bag !== undefined && `, bag ${entry.bag}`}
+              {[entry.belongs, entry.lies].filter(Boolean).map((words) => `, ${words}`)}
+              {back && <span className="soft"> (back)</span>}
+              {!back && (
+                <Pictures
+                  of={{ what: 'removal', id: entry.removalId }}
+                  name={inSentence(entry.what)}
+                  stepId={step.id}
+                />
+              )}
+            </li>
+          ))}
+        </ol>
+      )}
+      <ComesOff step={step} />
+      <SmallParts step={step} />
+    </Fold>
+  )
+}
+
+/** One thing more that comes off. */
+function ComesOff({ step }: { readonly step: Step }) {
+  const { what, belongs, lies, bag, nextBag, is, held, waits, write } = useComesOff(step)
+  return (
+    <div className="stack">
+      <TextInput
+        label="What comes off next"
+        placeholder="upper cover"
+        maxLength={200}
+        value={what.text}
+        onChange={(event) => what.setText(event.currentTarget.value)}
+        onKeyDown={(event) => event.key === 'Enter' && void write()}
+      />
+      <div className="row">
+        <TextInput
+          label="Where it belongs"
+          placeholder="timing side"
+          maxLength={200}
+          value={belongs.text}
+          onChange={(event) => belongs.setText(event.currentTarget.value)}
+        />
+        <TextInput
+          label="Bag"
+          placeholder={String(nextBag)}
+          inputMode="numeric"
+          maxLength={4}
+          value={bag.text}
+          onChange={(event) => bag.setText(event.currentTarget.value)}
+          error={bag.error && wholeWords(bag.error)}
+        />
+      </div>
+      <Checkbox
+        label="It fits two ways"
+        checked={is.twoWays}
+        onChange={(event) => is.setTwoWays(event.currentTarget.checked)}
+      />
+      <TextInput
+        label="Which way round it was"
+        description="What faces where: a bevel, writing on a belt, a number, the face of a sprocket."
+        maxLength={300}
+        value={lies.text}
+        onChange={(event) => lies.setText(event.currentTarget.value)}
+        error={
+          is.twoWays && lies.text.trim() === '' ? 'It fits two ways, so which way it was is written first.' : undefined
+        }
+      />
+      <Checkbox
+        label="It opens the crankcase"
+        checked={is.crankcase}
+        onChange={(event) => is.setCrankcase(event.currentTarget.checked)}
+      />
+      {is.crankcase && waits && (
+        <p className="warn" role="alert">
+          A wait holds the crankcase: do not open it before that is over.
+        </p>
+      )}
+      <Checkbox
+        label="It is undone above an open hole"
+        checked={is.aboveHole}
+        onChange={(event) => is.setAboveHole(event.currentTarget.checked)}
+      />
+      {is.aboveHole && <CoverTheHole step={step} />}
+      <Button variant="filled" fullWidth disabled={held} onClick={() => void write()}>
+        It is off
+      </Button>
+    </div>
+  )
+}
