@@ -9,6 +9,21 @@ const bolt = (n: number, pass: number): NewEntry => ({
   did: 'tightened',
 })
 
+const off = (
+  removalId: string,
+  what: string,
+  more: Partial<Extract<NewEntry, { kind: 'tookOff' }>> = {},
+): NewEntry => ({
+  kind: 'tookOff',
+  removalId,
+  what,
+  belongs: '',
+  lies: '',
+  ...more,
+})
+
+const back = (removalId: string): NewEntry => ({ kind: 'putBack', removalId, as: 'same', reason: '' })
+
 /** A ring of six, each across from the one before. */
 const ACROSS = [1, 4, 2, 5, 3, 6]
 
@@ -24,7 +39,35 @@ export const jobsTakenApart: readonly DemoJob[] = [
     purpose: 'clearances',
     says: (engine) => [
       ...madeSafe(engine),
+      {
+        kind: 'item',
+        itemId: 'isolated-magnetoEarthed',
+        item: 'magnetoEarthed',
+        where: '',
+        change: 'in',
+      },
+      off('shroud', 'fan shroud', { bag: 1, belongs: 'chain side' }),
+      off('plate', 'deflector plate', {
+        bag: 2,
+        belongs: 'under the shroud',
+        lies: 'bevel outward',
+        fitsTwoWays: true,
+      }),
+      off('carburettor', 'carburettor', { bag: 3, aboveHole: true }),
+      { kind: 'item', itemId: 'rag-inlet', item: 'rag', where: 'inlet of cylinder 1', change: 'in' },
+      off('head-1', 'first head', { belongs: 'chain side', lies: 'its number up' }),
+      { kind: 'smallParts', what: 'copper washers', where: 'head studs', change: 'out', n: 6 },
+      {
+        kind: 'finding',
+        part: 'washer',
+        partId: 'washers',
+        name: 'Copper washers of the head',
+        saw: 'pressed flat',
+        verdict: 'renewNow',
+      },
       ...lash('found', ['0.15 mm', '0.20 mm', '0.15 mm', '0.25 mm']),
+      back('head-1'),
+      { kind: 'smallParts', what: 'copper washers', where: 'head studs', change: 'fitted', n: 6 },
       {
         kind: 'boltGroup',
         groupId: 'head-a',

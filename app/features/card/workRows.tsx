@@ -33,15 +33,18 @@ export function WitnessRow({ view: { sheet, state, entries } }: { readonly view:
 /** What was seen on each part, and what is done with it. */
 export function FindingRows({ view: { sheet, state } }: { readonly view: JobView }) {
   const parts = partsOf(sheet)
-  return allOf(state, 'finding').map(({ id, partId, saw, mm, verdict }) => (
+  return allOf(state, 'finding').map(({ id, partId, name, saw, mm, verdict, with: others, reason }) => (
     <tr key={id}>
       <th scope="row">
-        {parts.shaft(partId)?.name ?? parts.loop(partId)?.name ?? parts.member(partId)?.name ?? partId}, looked at
+        {parts.shaft(partId)?.name ?? parts.loop(partId)?.name ?? parts.member(partId)?.name ?? name ?? partId}, looked
+        at
       </th>
       <td colSpan={2}>
         {[saw, mm === undefined ? '' : formatMm(mm, 2)].filter(Boolean).join(', ')}
         {saw || mm !== undefined ? ': ' : ''}
         {findingVerdicts[verdict]}
+        {others?.length ? `, with ${others.join(', ')}` : ''}
+        {reason ? `: ${reason}` : ''}
       </td>
     </tr>
   ))

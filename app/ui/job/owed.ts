@@ -16,8 +16,12 @@ export function owedOf(view: Pick<JobView, 'state' | 'sheet' | 'job' | 'steps' |
       status.outcome === 'skipped' ? [`${stepTitle(step, sheet)} passed over: ${status.reason}`] : [],
     ),
     ...leftOut.map(({ step, reason }) => `${stepTitle(step, sheet)} left out: ${reason}`),
-    ...allOf(state, 'finding').flatMap(({ partId, saw, verdict }) =>
-      verdict === 'goesOn' ? [] : [`${nameOf(partId)}: ${saw ? `${saw}, ` : ''}${findingVerdicts[verdict]}`],
+    ...allOf(state, 'finding').flatMap(({ partId, name, saw, verdict, reason }) =>
+      verdict === 'goesOn'
+        ? []
+        : [
+            `${name ?? nameOf(partId)}: ${saw ? `${saw}, ` : ''}${findingVerdicts[verdict]}${reason ? `, ${reason}` : ''}`,
+          ],
     ),
     ...removalsOf(state).flatMap(({ entry, back }) =>
       back && back.as === 'same'

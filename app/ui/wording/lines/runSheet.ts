@@ -24,8 +24,8 @@ export const runSheetLines = {
       : does === 'move'
         ? `Step moved: ${stepTitle(target)}`
         : `Step left out: ${stepTitle(target)}${reason ? `, ${reason}` : ''}`,
-  finding: ({ partId, saw, mm, verdict }, { partName }) =>
-    `${partName(partId)}: ${saw ? `${saw}, ` : ''}${mm === undefined ? '' : `${formatMm(mm, 2)}, `}${findingVerdicts[verdict]}`,
+  finding: ({ partId, name, saw, mm, verdict, with: others, reason }, { partName }) =>
+    `${name ?? partName(partId)}: ${saw ? `${saw}, ` : ''}${mm === undefined ? '' : `${formatMm(mm, 2)}, `}${findingVerdicts[verdict]}${others?.length ? `, with ${others.join(', ')}` : ''}${reason ? `: ${reason}` : ''}`,
   pressure: ({ cylinderId, what, bar, percent, wet, phase }, { nameOf }) =>
     `${pressureWords[what]} ${phaseWords[phase]}, cylinder ${nameOf('cylinders', cylinderId)}: ${
       bar === undefined ? `${fixed(percent ?? 0, 0)}%` : `${fixed(bar, 1)} bar`

@@ -2,6 +2,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { nounsOf, nounsOfAll } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
+import { OtherFindings } from '../findings/OtherFindings'
 import { FindingFields } from '../findings/FindingFields'
 
 /** Every camshaft, chain and tensioner looked at, slack by hand with it; before anything is measured. */
@@ -46,6 +47,7 @@ export function LookOver({ step }: { readonly step: Step }) {
           look={`Push the ${nounsOfAll(sheet.loops).loop} against it: it gives and comes back. How far out it stands, what it has worn.`}
         />
       ))}
+      <OtherFindings step={step} />
       {sheet.loops[0] && (
         <p className="soft">
           What lifts off a {nounsOf(sheet.loops[0]).wheel} by about 3 mm (1/8 in) is far gone: common practice.
