@@ -23,7 +23,10 @@ export function SmallParts({ step }: { readonly step: Step }) {
     )
   }
   return (
-    <Fold title="Small parts, counted" note={tallies.length === 0 ? 'none' : `${tallies.length} kinds`}>
+    <Fold
+      title="Small parts, counted"
+      note={tallies.length === 0 ? 'none' : tallies.length === 1 ? '1 kind' : `${tallies.length} kinds`}
+    >
       {tallies.map((one) => (
         <p key={one.what + one.where}>
           {one.what}
