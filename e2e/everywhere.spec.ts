@@ -229,8 +229,8 @@ test.describe('offline', () => {
 })
 
 for (const [what, path, scriptKb, allKb] of [
-  ['an own workshop', '/own', 215, 272],
-  ['the demo', '/demo', 240, 300],
+  ['an own workshop', '/own', 220, 277],
+  ['the demo', '/demo', 245, 303],
 ] as const)
   test(`a first visit to ${what} loads little`, async ({ page }) => {
     const client = await page.context().newCDPSession(page)

@@ -29,6 +29,7 @@ import { Half, MarksRow, SetRows, Timing, WearRows } from './cardRows'
 import { CardActions } from './CardActions'
 import { CountRows, CouplingRows, TryRows } from './loopRows'
 import { schoolLine } from './schoolLine'
+import { CheckRows } from './checkRows'
 import { RemovalRows } from './removalRows'
 import { FollowerRows, LeadsDrawn } from './followerRows'
 import { SlackRows, TensionerRows } from './tensionRows'
@@ -201,6 +202,7 @@ function TimingTable({ view }: { view: JobView }) {
         <BoltRows view={view} />
         <WearRows view={view} />
         <PressureRows view={view} />
+        <CheckRows view={view} />
         <TurnRows view={view} />
       </tbody>
     </table>

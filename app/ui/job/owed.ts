@@ -1,8 +1,9 @@
 import { allOf } from '@link-count/core/ledger'
 import { partsOf } from '@link-count/core/sheet'
 import type { JobView } from '../../domain/views'
+import { checksOwed } from '@link-count/core/closing'
 import { removalsOf, talliesOf, talliesOpen } from '@link-count/core/removals'
-import { findingVerdicts, itemSentence, putBackWords, stepTitle } from '../wording'
+import { checkWords, findingVerdicts, itemSentence, putBackWords, stepTitle } from '../wording'
 import { unprovedOf } from './unproved'
 
 /** What a job leaves to the next: passed over or left out, not proved, still in, out or loose; what was found that is to be renewed. */
@@ -31,6 +32,7 @@ export function owedOf(view: Pick<JobView, 'state' | 'sheet' | 'job' | 'steps' |
     ...talliesOpen(talliesOf(state)).map(
       ({ what, where, out, fitted }) => `${what}${where ? `, ${where}` : ''}: ${out} came out, ${fitted} fitted`,
     ),
+    ...checksOwed(sheet, state).map(({ id }) => `Owed: ${checkWords[id]}`),
     ...unprovedOf(view),
   ]
 }

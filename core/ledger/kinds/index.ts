@@ -47,6 +47,7 @@ import { finding, findingShape } from './finding'
 import { putBack, putBackShape } from './putBack'
 import { smallParts, smallPartsShape } from './smallParts'
 import { tookOff, tookOffShape } from './tookOff'
+import { check, checkShape } from './check'
 import { wait, waitShape } from './wait'
 import { waitEnds, waitEndsShape } from './waitEnds'
 import { bolt, boltShape } from './bolt'
@@ -112,6 +113,7 @@ export const ledgerShapes = [
   tookOffShape,
   putBackShape,
   smallPartsShape,
+  checkShape,
   waitShape,
   waitEndsShape,
   boltGroupShape,
@@ -189,6 +191,7 @@ export const ledgerKinds: { readonly [K in EntryKind]: LedgerKind<K> } = {
   tookOff,
   putBack,
   smallParts,
+  check,
   wait,
   waitEnds,
   boltGroup,

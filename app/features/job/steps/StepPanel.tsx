@@ -2,6 +2,7 @@ import type { Step, StepStatus } from '@link-count/core/runSheet'
 import { FieldGroup } from '../../../ui/fields'
 import { hindranceWords, stepTitle } from '../../../ui/wording'
 import { useBench } from '../JobContext'
+import { Closing } from '../closing/Closing'
 import { GettingBack } from '../removals/GettingBack'
 import { WaitsHere } from '../waits/WaitsHere'
 import { stepViews } from '.'
@@ -24,6 +25,7 @@ export function StepPanel({ step, status }: { readonly step: Step; readonly stat
         <FieldGroup>
           {step.kind === 'card' && <GettingBack step={step} />}
           {step.kind === 'card' && <BoltsHere key={`bolts-${step.id}`} step={step} />}
+          {step.kind === 'card' && <Closing step={step} />}
           <Panel key={step.id} step={step} />
           {step.kind !== 'card' && <BoltsHere key={`bolts-${step.id}`} step={step} />}
         </FieldGroup>

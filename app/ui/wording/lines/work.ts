@@ -9,6 +9,8 @@ import { boltDidWords, boltGroupName, boltName } from '../bolts'
 import { formatClock } from '../time'
 import { waitEndsWords, waitHoldsWords } from '../waits'
 import { putBackWords } from '../removals'
+import type { CheckId } from '@link-count/core/closing'
+import { checkIsWords, checkWords } from '../closing'
 import { placesWords } from '../coupling'
 import { figureOfWords, followerFigure, followerWithWords, whichAimWords, zeroedWords } from '../followers'
 import { itemSentence, itemWords } from '../register'
@@ -111,6 +113,15 @@ export const workLines = {
     `${putBackWords[as]}: ${removalName(removalId)}${reason ? `, ${reason}` : ''}`,
   smallParts: ({ what, where, change, n }) =>
     `${n} ${what}${where ? `, ${where},` : ''} ${change === 'out' ? 'came out' : 'fitted'}`,
+  check: ({ checkId, is, goMm, noGoMm, words }) =>
+    [
+      `${checkWords[checkId as CheckId] ?? checkId}: ${checkIsWords[is]}`,
+      goMm === undefined ? '' : `${formatMm(goMm, 2)} goes`,
+      noGoMm === undefined ? '' : `${formatMm(noGoMm, 2)} does not`,
+      words,
+    ]
+      .filter(Boolean)
+      .join(', '),
   wait: ({ holds, where, beganAt, minutes, alarm }) =>
     `Wait of ${minutes} minutes from ${formatClock(beganAt)}: ${where || waitHoldsWords[holds]}${alarm && alarm !== 'no' ? `, ${alarm === 'rang' ? 'an alarm rang' : 'whether an alarm rang is not known'}` : ''}`,
   waitEnds: ({ by, reason, role, source }) =>
