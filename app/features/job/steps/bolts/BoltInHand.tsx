@@ -35,6 +35,22 @@ export function BoltInHand({
   const place = order.findIndex(({ id }) => id === next.bolt.id) + 1
   return (
     <div className="bolt-in-hand">
+      {work.notOnRegister && (
+        <div className="warn" role="alert">
+          <p>They are not through, and the register says that they are tight.</p>
+          <Button
+            variant="default"
+            onClick={() =>
+              void work.begin({
+                ...(begun?.boltsAre ? { boltsAre: begun.boltsAre } : {}),
+                ...(begun?.counterHeld ? { counterHeld: true } : {}),
+              })
+            }
+          >
+            They are not tight yet
+          </Button>
+        </div>
+      )}
       <p className="soft">
         Stage {next.pass + 1} of {passes.length}, {place} of {order.length}
       </p>

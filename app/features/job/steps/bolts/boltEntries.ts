@@ -15,6 +15,9 @@ const tabsId = ({ id }: BoltGroup) => `tabs-${id}`.slice(0, 64)
 const onRegister = (state: Pick<JobState, 'register'>, itemId: string) =>
   state.register.some((one) => one.itemId === itemId)
 
+/** Whether bolts stand on the register as not tight. */
+export const standLoose = (group: BoltGroup, state: Pick<JobState, 'register'>) => onRegister(state, looseId(group))
+
 function looseLine(group: BoltGroup, change: 'in' | 'out'): NewEntry {
   return { kind: 'item', itemId: looseId(group), item: looseAs(group), where: inSentence(group.name), change }
 }

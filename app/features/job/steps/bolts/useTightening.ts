@@ -4,7 +4,7 @@ import type { Bolt, BoltGroup, EntryOf } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { useBench } from '../../JobContext'
 import { useCountKeys } from '../useCountKeys'
-import { begunLines, boltLines } from './boltEntries'
+import { begunLines, boltLines, standLoose } from './boltEntries'
 
 /** A group of bolts as it is worked: what is in hand, and what is said of it. After a break the one in hand is not known. */
 export function useTightening(step: Step, group: BoltGroup) {
@@ -34,6 +34,8 @@ export function useTightening(step: Step, group: BoltGroup) {
     locks,
     stage,
     mayGoOn,
+    /** Not through, and off the register all the same: after a line was struck, or by somebody’s hand. */
+    notOnRegister: stage === 'inWork' && !standLoose(group, state),
     write,
     goOn,
     begin: (line: Omit<Parameters<typeof begunLines>[2], 'change'> = {}) =>
