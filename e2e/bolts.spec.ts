@@ -19,11 +19,17 @@ async function beginClearances(actor: Actor) {
   await startTicks(page)
 }
 
+/** Bolts put on the build sheet: their panel comes once they are written. */
+async function putOn(actor: Actor, address: string, of: string) {
+  await actor.page.goto(`${address}?part=bolts:`)
+  await actor.press(of)
+  await expect(actor.page.getByLabel('To this torque', { exact: true })).toBeVisible()
+}
+
 /** Bolts as they are put on the build sheet: of what, and what each is tightened to. */
 async function layBolts(actor: Actor, address: string, of: string, stages: readonly (readonly [string, string])[]) {
   const { page } = actor
-  await page.goto(`${address}?part=bolts:`)
-  await actor.press(of)
+  await putOn(actor, address, of)
   for (const [label, text] of stages) {
     await figures(actor, [[label, text]])
     await allWritten(page)
@@ -60,8 +66,7 @@ test.describe('on a phone', () => {
     ])
     await allWritten(page)
     const address = new URL(page.url()).pathname
-    await page.goto(`${address}?part=bolts:`)
-    await actor.press('Of cam caps')
+    await putOn(actor, address, 'Of cam caps')
     await actor.write('To this torque', '11')
     await page.keyboard.press('Enter')
     await expect(page.getByText(/Which unit is that\?/)).toBeVisible()
