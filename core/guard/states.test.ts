@@ -22,7 +22,7 @@ import {
   turned,
 } from '../testing/oneChain'
 import { countedFrom, sheetWithDrive } from '../testing/sheetWithDrive'
-import { redrawn, twoBankSheet } from '../testing/walkSheets'
+import { ownPlaceSheet, redrawn, twoBankSheet } from '../testing/walkSheets'
 import { judgeGuard, type Guard } from '.'
 
 const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
@@ -584,4 +584,29 @@ describe('workshops from before', () => {
 test('nothing written at all is not a place to turn from', () => {
   expect(guardAfter([]).verdict).toBe('doNotTurn')
   expect(guardAfter([degreeWheel, stops(340, 30), atTdc, saw('thumb', 'firing')]).verdict).toBe('doNotTurn')
+})
+
+/* 290 of the cycle is a camshaft's own place, 650 is not, and one mark is seen at both. Independently worked out. */
+describe('claims that go against each other', () => {
+  test('one of them settled is no place of its own on the other turn', () => {
+    const sheet = ownPlaceSheet()
+    const claims: NewEntry[] = [
+      saw('thumb', 'firing'),
+      { ...atPose, shaftId: 'cam-b' } as NewEntry,
+      atPose,
+      { kind: 'coupling', couplingId: 'quill', change: 'apart', steps: 0 },
+      { ...atPose, shaftId: 'cam-c' } as NewEntry,
+    ]
+    const before = write([], firstJob, [...madeSafe, ...claims])
+    const last = before.at(-1)?.id ?? ''
+    const all = [
+      ...before,
+      ...write(before, firstJob, [
+        { kind: 'settled', role: 'fitter', part: { about: 'crank', id: last, is: 'asSeen' } },
+      ]),
+    ]
+    const state = foldJob({ job: firstJob, sheets: [sheet], entries: all })
+    expect(state.crank.deg).toBe(650)
+    expect(judgeGuard(sheet, state).verdict).toBe('unknown')
+  })
 })

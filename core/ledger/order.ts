@@ -25,8 +25,31 @@ export function struckIds(ordered: readonly Entry[]): ReadonlySet<string> {
     if (entry?.kind !== 'strike' || struck.has(entry.id)) continue
     if ((place.get(entry.targetId) ?? Infinity) < i) struck.add(entry.targetId)
   }
+  for (const id of unsaidWithBolts(ordered, struck)) struck.add(id)
   return struck
 }
+
+/** Lines that said that bolts are tight because each was written as through: with one of those struck since, they say it no more. */
+function unsaidWithBolts(ordered: readonly Entry[], struck: ReadonlySet<string>): string[] {
+  const bolts = new Map(ordered.map((entry, i) => [entry.id, { entry, i }]))
+  const strikes = ordered.flatMap((strike) => {
+    const bolt = strike.kind === 'strike' && !struck.has(strike.id) ? bolts.get(strike.targetId) : undefined
+    return bolt?.entry.kind === 'bolt' && struck.has(bolt.entry.id) ? [{ strike, bolt: bolt.entry, at: bolt.i }] : []
+  })
+  if (strikes.length === 0) return []
+  return ordered.flatMap((tight, i) =>
+    tight.kind === 'item' &&
+    strikes.some(
+      ({ strike, bolt, at }) =>
+        bolt.groupId === tight.boltGroupId && bolt.jobId === tight.jobId && at < i && !writtenAfter(tight, strike),
+    )
+      ? [tight.id]
+      : [],
+  )
+}
+
+const writtenAfter = (entry: Entry, other: Entry) =>
+  entry.device === other.device ? entry.counter > other.counter : (entry.seen?.[other.device] ?? 0) >= other.counter
 
 /** The entry that "undo" would strike: the last live one, strikes included (undoing an undo brings it back). */
 export function lastLive(entries: readonly Entry[]): Entry | undefined {

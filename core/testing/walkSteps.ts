@@ -201,6 +201,24 @@ const camSteps = ({ sheet, pick, shaftId, coupling }: Moment): Step[] => [
   ],
 ]
 
+/** A bolt of the cam caps through, or slackened; with the last one they are said to be tight. */
+function bolts(pick: Pick): NewEntry[] {
+  const cap = { itemId: 'bolts-caps', item: 'capsLoose', where: '' } as const
+  const one = { kind: 'bolt', groupId: 'caps', boltId: pick(['b1', 'b2']), pass: 0 } as const
+  return pick<NewEntry[]>([
+    [{ kind: 'item', ...cap, change: 'in' }],
+    [{ ...one, did: 'tightened' }],
+    [
+      { ...one, did: 'tightened' },
+      { kind: 'item', ...cap, change: 'out', boltGroupId: 'caps' },
+    ],
+    [
+      { ...one, did: 'slackened' },
+      { kind: 'item', ...cap, change: 'in' },
+    ],
+  ])
+}
+
 /** What is put in and taken out. */
 function itemSteps(moment: Moment): Step[] {
   const { pick } = moment
@@ -208,6 +226,8 @@ function itemSteps(moment: Moment): Step[] {
     () => [item(pick(['stop', 'rag', 'lock', 'capsLoose', 'tabsNotBent']), pick(['in', 'out', 'out']))],
     () => [item(pick(OTHERS), pick(['in', 'out']))],
     () => OTHERS.map((kind) => item(kind, 'out')),
+    () => bolts(pick),
+    () => [{ kind: 'item', itemId: 'bolts-caps', item: 'capsLoose', where: '', change: 'out' }],
     () => [item('stop', 'out'), item('rag', 'out'), item('lock', 'out'), item('capsLoose', 'out')],
     () => [relief(moment, 'in')],
     () => [relief(moment, 'out')],

@@ -45,7 +45,31 @@ export function historyOf({ jobs, sheets, entries }: Engine, jobId: string): His
       (strike, i) =>
         strike.kind === 'strike' && strike.targetId === entry.id && ordered.indexOf(entry) < i && !isStruck(strike),
     )
-  const live = ordered.filter((entry) => entry.kind !== 'strike' && !isStruck(entry))
+  const saysKnew = (later: Entry, earlier: Entry) =>
+    later.device === earlier.device
+      ? ordered.indexOf(later) > ordered.indexOf(earlier)
+      : (later.seen?.[earlier.device] ?? 0) >= earlier.counter
+  /** Bolts were said to be tight because each was through, and of one that is struck, not known when it was said. */
+  const restsOnStruck = (entry: Entry): boolean =>
+    entry.kind === 'item' &&
+    entry.boltGroupId !== undefined &&
+    ordered
+      .slice(0, ordered.indexOf(entry))
+      .some(
+        (bolt) =>
+          bolt.kind === 'bolt' &&
+          bolt.groupId === entry.boltGroupId &&
+          bolt.jobId === entry.jobId &&
+          ordered.some(
+            (strike) =>
+              strike.kind === 'strike' &&
+              strike.targetId === bolt.id &&
+              ordered.indexOf(bolt) < ordered.indexOf(strike) &&
+              !isStruck(strike) &&
+              !saysKnew(entry, strike),
+          ),
+      )
+  const live = ordered.filter((entry) => entry.kind !== 'strike' && !isStruck(entry) && !restsOnStruck(entry))
   const sheetOf = (id: string) => {
     const adopted = live.findLast((entry) => entry.jobId === id && entry.kind === 'sheet')
     const sheetId = adopted?.kind === 'sheet' ? adopted.toSheetId : jobOf(id).sheetId

@@ -64,6 +64,11 @@ export const itemShape = entryShape(
       .describe(
         'Whose valves, where they are relieved; whose head, where it is off, or whose liners; which chain or belt; words say nothing of that',
       ),
+    boltGroupId: field
+      .id(
+        'Taken out because each of these bolts was written as through: with one of those lines struck, so is this one',
+      )
+      .optional(),
   },
 )
 

@@ -133,7 +133,9 @@ export interface PlaceClaim {
  *  settled, struck, or the turn is written. */
 export function takeStands(soFar: StandSoFar, entry: EntryOf<'stands'>, arrivedOff: boolean): void {
   const { sheet } = soFar
-  const claim = placeOfClaim(sheet, entry, placeNow(soFar))
+  // A claim before it may be in doubt: what the turns lead to still says on which turn it is.
+  const byTurns = { ...soFar, rotation: { ...soFar.rotation, contradicted: undefined } }
+  const claim = placeOfClaim(sheet, entry, placeNow(byTurns))
   if (!claim) return
   const { placeDeg } = claim
   noteCrank(soFar, entry, `${entry.place} ${entry.markId ?? entry.shaftId ?? entry.cylinderId}`)

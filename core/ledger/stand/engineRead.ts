@@ -89,6 +89,8 @@ export function readOn(read: EngineRead, entry: Entry): EngineRead | undefined {
 }
 
 const reachesBack = (entry: Entry) => {
+  // It may be said without knowing that one of its bolts was struck.
+  if (entry.kind === 'item' && entry.boltGroupId !== undefined) return true
   const { inJob } = kindOf(entry)
   return isNothing(inJob) && inJob.reachesBack
 }

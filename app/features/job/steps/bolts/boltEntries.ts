@@ -19,7 +19,14 @@ const onRegister = (state: Pick<JobState, 'register'>, itemId: string) =>
 export const standLoose = (group: BoltGroup, state: Pick<JobState, 'register'>) => onRegister(state, looseId(group))
 
 function looseLine(group: BoltGroup, change: 'in' | 'out'): NewEntry {
-  return { kind: 'item', itemId: looseId(group), item: looseAs(group), where: inSentence(group.name), change }
+  return {
+    kind: 'item',
+    itemId: looseId(group),
+    item: looseAs(group),
+    where: inSentence(group.name),
+    change,
+    ...(change === 'out' ? { boltGroupId: group.id } : {}),
+  }
 }
 
 /** Their tightening begun, or all of them loosened: they stand on the register as not tight. */
@@ -29,7 +36,8 @@ export const begunLines = (
   line: Pick<EntryOf<'boltGroup'>, 'change' | 'boltsAre' | 'counterHeld'>,
 ): NewEntry[] => [
   { kind: 'boltGroup', groupId: group.id, ...line },
-  ...(onRegister(state, looseId(group)) ? [] : [looseLine(group, 'in')]),
+  // Said again while it is in, so that another device's "tight" that did not know of it is no last word.
+  ...(line.change === 'loosened' || !onRegister(state, looseId(group)) ? [looseLine(group, 'in')] : []),
 ]
 
 /** One bolt at one stage; with the last of them they are tight, and tabs have still to be bent. */
@@ -46,7 +54,7 @@ export function boltLines(
     const now = id === boltId && isThrough && !through.get(id)?.has(pass) ? 1 : 0
     return sum + passes.length - done - now
   }, 0)
-  if (did === 'slackened') return [said, ...(onRegister(state, looseId(group)) ? [] : [looseLine(group, 'in')])]
+  if (did === 'slackened') return [said, looseLine(group, 'in')]
   if (left > 0) return [said]
   return [
     said,
