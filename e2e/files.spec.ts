@@ -67,7 +67,7 @@ test('a picture goes into the ledger, out in a ZIP and into another workshop', a
     'base64',
   )
   await page
-    .getByLabel('Picture', { exact: true })
+    .getByLabel('File of a picture of the job', { exact: true })
     .setInputFiles({ name: 'mark.png', mimeType: 'image/png', buffer: png })
   await expect(page.getByRole('img', { name: 'crank mark, cleaned' })).toBeVisible()
   await page.goto('/demo')

@@ -76,7 +76,7 @@ async function addPictures(page: Page, job: string, ledger: Ledger): Promise<Wor
     for (;;) {
       const before = await page.getByRole('dialog').locator('img').count()
       await page
-        .getByLabel('Picture', { exact: true })
+        .getByLabel('File of a picture of the job', { exact: true })
         .setInputFiles({ name: 'p.png', mimeType: 'image/png', buffer: PNG })
       await expect(page.getByRole('dialog').locator('img')).toHaveCount(before + 1)
       await allWritten(page)

@@ -30,6 +30,7 @@ import { CardActions } from './CardActions'
 import { CountRows, CouplingRows, TryRows } from './loopRows'
 import { schoolLine } from './schoolLine'
 import { CheckRows } from './checkRows'
+import { PicturesOnCard } from './PicturesOnCard'
 import { RemovalRows } from './removalRows'
 import { FollowerRows, LeadsDrawn } from './followerRows'
 import { SlackRows, TensionerRows } from './tensionRows'
@@ -81,6 +82,7 @@ const Card = ({ view }: { view: JobView }) => (
       wants(view, 'lashFound') ||
       wants(view, 'lashLeft')) && <LashTable view={view} />}
     <LeadsDrawn view={view} />
+    <PicturesOnCard view={view} />
     <CardNotes view={view} />
   </article>
 )

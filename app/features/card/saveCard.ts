@@ -39,7 +39,7 @@ export async function cardPdf(card: HTMLElement, title: string): Promise<Blob> {
 /** Where a row, a paragraph or a heading ends, in pixels of the picture. */
 function rowEnds(card: HTMLElement): number[] {
   const top = card.getBoundingClientRect().top
-  return [...card.querySelectorAll('tr, p, li, h1, caption')].map((one) =>
+  return [...card.querySelectorAll('tr, p, li, h1, caption, figure')].map((one) =>
     Math.ceil((one.getBoundingClientRect().bottom - top) * PIXELS),
   )
 }

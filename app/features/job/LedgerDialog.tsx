@@ -1,15 +1,15 @@
 import { Button, Textarea } from '@mantine/core'
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
-import { orderEntries } from '@link-count/core/ledger'
-import type { Entry } from '@link-count/core/model'
+import { lastOf, orderEntries } from '@link-count/core/ledger'
+import type { Entry, PictureMark } from '@link-count/core/model'
 import { selectOverlaps } from '../../domain/views'
-import { addPicture } from '../../domain/writes'
-import { useAppDispatch, useAppSelector } from '../../store'
-import { takenOf, useDraft } from '../../ui/fields'
-import { useAttempt } from '../../ui/useAttempt'
+import { useAppSelector } from '../../store'
+import { useDraft } from '../../ui/fields'
 import { formatDateTime, tellLines } from '../../ui/wording'
 import { useBench } from './JobContext'
-import { LedgerPicture } from './LedgerPicture'
+import { TakePicture } from './pictures/TakePicture'
+import { useTakePicture } from './pictures/useTakePicture'
+import { LedgerPicture } from '../../ui/pictures/LedgerPicture'
 import { Dialog } from '../../ui/Dialog'
 import './LedgerDialog.css'
 
@@ -17,21 +17,7 @@ import './LedgerDialog.css'
 export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
   const { view, say } = useBench()
   const { inHand, job } = view
-  const dispatch = useAppDispatch()
-  const attempt = useAttempt()
   const note = useDraft(`${job.id}:note`)
-  const file = useRef<HTMLInputElement>(null)
-  const [refused, setRefused] = useState('')
-  const take = async (picked: File | undefined) => {
-    if (!picked) return
-    const { takePicture } = await import('../../ui/takePicture')
-    const picture = await takePicture(picked)
-    if (file.current) file.current.value = ''
-    if ('refused' in picture) return setRefused(picture.refused)
-    setRefused('')
-    const said = { caption: note.text.trim(), stepId: inHand?.id ?? 'card' }
-    await attempt('The picture', () => dispatch(addPicture(job.id, picture.blob, said, takenOf([note]))))
-  }
   return (
     <Dialog title="Ledger" size="xl" onClose={onClose}>
       <div className="stack">
@@ -51,24 +37,8 @@ export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
           >
             Write the note
           </Button>
-          <Button variant="quiet" onClick={() => file.current?.click()}>
-            Add a picture
-          </Button>
-          <input
-            ref={file}
-            type="file"
-            accept="image/jpeg,image/png,image/webp"
-            className="unseen"
-            tabIndex={-1}
-            aria-label="Picture"
-            onChange={(event) => void take(event.currentTarget.files?.[0])}
-          />
+          <TakePicture name="the job" said={{ caption: note.text.trim(), stepId: inHand?.id ?? 'card' }} fields={[note]} />
         </div>
-        {refused && (
-          <p className="field-error" role="alert">
-            {refused}
-          </p>
-        )}
         <LedgerLines />
       </div>
     </Dialog>
@@ -89,10 +59,40 @@ const LedgerLines = memo(function LedgerLines() {
   const struckBy = useRef(strike)
   useEffect(() => void (struckBy.current = strike))
   const onStrike = useCallback((entry: Entry) => struckBy.current(entry, 'struck by hand'), [])
+  const file = useRef<HTMLInputElement>(null)
+  const pictured = useRef<Entry>(undefined)
+  const { refused, take } = useTakePicture()
+  const onPicture = useCallback((entry: Entry) => {
+    pictured.current = entry
+    file.current?.click()
+  }, [])
   if (ordered.length === 0) return <p className="soft">Nothing is written yet.</p>
   const older = ordered.length - shown
   return (
     <>
+      <input
+        ref={file}
+        type="file"
+        accept="image/jpeg,image/png,image/webp"
+        className="unseen"
+        tabIndex={-1}
+        aria-label="Picture for a line"
+        onChange={({ currentTarget }) => {
+          const line = pictured.current
+          if (!line) return
+          const said = {
+            caption: tell(line),
+            stepId: line.stepId ?? 'card',
+            of: { what: 'entry', id: line.id },
+          } as const
+          void take(currentTarget, said)
+        }}
+      />
+      {refused && (
+        <p className="field-error" role="alert">
+          {refused}
+        </p>
+      )}
       <ol className="ledger">
         {ordered.slice(0, shown).map((entry) => (
           <LedgerLine
@@ -102,6 +102,8 @@ const LedgerLines = memo(function LedgerLines() {
             beside={overlaps.has(entry.id)}
             tell={tell}
             onStrike={onStrike}
+            onPicture={onPicture}
+            marks={entry.kind === 'picture' ? lastOf(state, 'pictureMarks', entry.pictureId)?.marks : undefined}
           />
         ))}
       </ol>
@@ -120,6 +122,8 @@ const LedgerLine = memo(function LedgerLine({
   beside,
   tell,
   onStrike,
+  onPicture,
+  marks,
 }: {
   readonly entry: Entry
   readonly struck: boolean
@@ -127,6 +131,9 @@ const LedgerLine = memo(function LedgerLine({
   readonly beside: boolean
   readonly tell: (entry: Entry) => string
   readonly onStrike: (entry: Entry) => void
+  readonly onPicture: (entry: Entry) => void
+  /** What is drawn on a picture. */
+  readonly marks: readonly PictureMark[] | undefined
 }) {
   const typed = entry.typed
     .map(({ text }) => text)
@@ -143,10 +150,18 @@ const LedgerLine = memo(function LedgerLine({
           <LedgerPicture
             pictureId={entry.pictureId}
             caption={entry.caption}
+            marks={marks ?? []}
             isSound={entry.mediaType === 'audio/wav'}
           />
         )}
       </span>
+      {entry.kind !== 'picture' && entry.kind !== 'strike' && !struck ? (
+        <button type="button" className="link" onClick={() => onPicture(entry)}>
+          Picture
+        </button>
+      ) : (
+        <span />
+      )}
       <button type="button" className="link" onClick={() => onStrike(entry)} disabled={struck}>
         {struck ? 'Struck' : entry.kind === 'strike' ? 'Take back' : 'Strike'}
       </button>

@@ -25,6 +25,7 @@ import { meshCount, meshCountShape } from './meshCount'
 import { moved, movedShape } from './moved'
 import { note, noteShape } from './note'
 import { picture, pictureShape } from './picture'
+import { pictureMarks, pictureMarksShape } from './pictureMarks'
 import { ranUntilNow, ranUntilNowShape } from './ranUntilNow'
 import { settled, settledShape } from './settled'
 import { sheet, sheetShape } from './sheet'
@@ -103,6 +104,7 @@ export const ledgerShapes = [
   deviationShape,
   noteShape,
   pictureShape,
+  pictureMarksShape,
   sheetShape,
   causeSettledShape,
   findingShape,
@@ -181,6 +183,7 @@ export const ledgerKinds: { readonly [K in EntryKind]: LedgerKind<K> } = {
   deviation,
   note,
   picture,
+  pictureMarks,
   sheet,
   causeSettled,
   finding,

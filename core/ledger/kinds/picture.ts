@@ -9,12 +9,11 @@ export const pictureShape = entryShape('picture', 'A picture taken, or a sound r
   caption: field.words('What it shows, or what was listened to'),
   of: field
     .group({
-      what: field.oneOf('What it is a picture of', ['removal', 'finding', 'part', 'mark', 'bolts']),
+      what: field.oneOf('What it is a picture of', ['removal', 'finding', 'part', 'mark', 'bolts', 'entry']),
       id: field.id('Which of those'),
     })
     .optional()
     .describe('What it is a picture of; missing = of the step it was taken in'),
-  onCard: field.yesNo('It is shown on the card').optional(),
 })
 
 export const picture: LedgerKind<'picture'> = {
@@ -30,7 +29,6 @@ export const picture: LedgerKind<'picture'> = {
       bytes: 10,
       caption: 'Bevel outward',
       of: { what: 'removal', id: 'guide' },
-      onCard: true,
     },
     { kind: 'picture', pictureId: 's', mediaType: 'audio/wav', bytes: 400_000, caption: 'Belt, plucked' },
   ],

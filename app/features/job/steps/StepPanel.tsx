@@ -3,6 +3,7 @@ import { FieldGroup } from '../../../ui/fields'
 import { hindranceWords, stepTitle } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { Closing } from '../closing/Closing'
+import { StepPictures } from '../pictures/StepPictures'
 import { GettingBack } from '../removals/GettingBack'
 import { WaitsHere } from '../waits/WaitsHere'
 import { stepViews } from '.'
@@ -30,6 +31,7 @@ export function StepPanel({ step, status }: { readonly step: Step; readonly stat
           {step.kind !== 'card' && <BoltsHere key={`bolts-${step.id}`} step={step} />}
         </FieldGroup>
       )}
+      <StepPictures key={`pictures-${step.id}`} step={step} />
       {step.kind !== 'card' && <StepFooter key={step.id} step={step} status={status} />}
     </section>
   )

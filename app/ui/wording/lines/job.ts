@@ -1,6 +1,8 @@
 import { cautionsFor } from '@link-count/core/runSheet'
 import { fixed, formatLateness, formatMm } from '@link-count/core/units'
 import { hourWords } from '../cams'
+import { inSentence } from '../inSentence'
+import { pictureMarkWords } from '../pictures'
 import { cautionWords } from '../steps'
 import type { Lines } from '.'
 import { phaseWords } from './phase'
@@ -42,6 +44,10 @@ export const jobLines = {
   note: ({ text }) => text,
   picture: ({ caption, mediaType }) =>
     `${mediaType === 'audio/wav' ? 'Recording' : 'Picture'}${caption ? `: ${caption}` : ''}`,
+  pictureMarks: ({ pictureId, marks, onCard }, { captionOf }) => {
+    const drawn = marks.map(pictureMarkWords).join(', ') || 'nothing drawn'
+    return `Picture${captionOf(pictureId) && ` of ${inSentence(captionOf(pictureId))}`}: ${drawn}${onCard ? ', on the card' : ''}`
+  },
   sheet: () => 'Went on with a newer build sheet',
   close: ({ role, reason }) => `Closed, signed: ${role}${reason ? `, ${reason}` : ''}`,
 } satisfies Partial<Lines>

@@ -19,6 +19,8 @@ export interface Told {
   readonly stepTitle: (stepId: string) => string
   /** Something that came off, as it was called then. */
   readonly removalName: (removalId: string) => string
+  /** What a picture shows, by its caption. */
+  readonly captionOf: (pictureId: string) => string
   readonly itemOf: (itemId: string) => ItemKind | undefined
   /** A reading as the wheel was numbered when a line was written. */
   readonly wheel: (entry: Entry, deg: number, decimals?: number) => string
@@ -54,6 +56,9 @@ export function toldBy(
   const removals = once(
     () => new Map(entries.flatMap((one) => (one.kind === 'tookOff' ? [[one.removalId, one.what]] : []))),
   )
+  const captions = once(
+    () => new Map(entries.flatMap((one) => (one.kind === 'picture' ? [[one.pictureId, one.caption]] : []))),
+  )
   const wheels = once(() => entries.flatMap((one) => (one.kind === 'degreeWheel' ? [one] : [])))
   const byId = once(() => new Map(entries.map((one) => [one.id, one])))
   const nameOf = (list: NamedList, id: string) => namesOf(list).get(id) ?? id
@@ -68,6 +73,7 @@ export function toldBy(
     },
     stepTitle: (stepId) => titles().get(stepId) ?? formerTitle(stepId, sheet),
     removalName: (removalId) => removals().get(removalId) ?? removalId,
+    captionOf: (pictureId) => captions().get(pictureId) ?? '',
     itemOf: (itemId) => items().get(itemId),
     wheel: (entry, deg, decimals = 1) =>
       showOnScale(deg, wheels().findLast(({ counter }) => counter <= entry.counter)?.scale, decimals),

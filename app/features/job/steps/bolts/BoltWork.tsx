@@ -15,6 +15,7 @@ import {
   threadWithWords,
 } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
+import { Pictures } from '../../pictures/Pictures'
 import { tabsBent } from './boltEntries'
 import { BoltInHand } from './BoltInHand'
 import { BeforeTightening } from './BeforeTightening'
@@ -72,6 +73,7 @@ export function BoltWork({ step, group }: { readonly step: Step; readonly group:
       )}
       {again && <TouchedAgain group={group} bolt={again} work={work} onDone={() => setAgain(undefined)} />}
       {inWork && <Facts group={group} />}
+      <Pictures of={{ what: 'bolts', id: group.id }} name={inSentence(group.name)} stepId={step.id} />
       {stage !== 'done' && <Wrench wrench={wrench} />}
       <Fold title="Loosen" note="the other way round">
         <p>

@@ -1,0 +1,61 @@
+import { Button } from '@mantine/core'
+import { IconCamera } from '@tabler/icons-react'
+import { useRef } from 'react'
+import type { Taken } from '../../../ui/fields'
+import { useTakePicture, type PictureSaid } from './useTakePicture'
+
+const KINDS = 'image/jpeg,image/png,image/webp'
+
+/** A picture by the camera of a phone or tablet, or from a file. `name`: what it is taken of, in a sentence. */
+export function TakePicture({
+  name,
+  said,
+  fields = [],
+}: {
+  readonly name: string
+  readonly said: PictureSaid
+  /** What is typed and goes with it. */
+  readonly fields?: readonly Taken[]
+}) {
+  const { refused, take } = useTakePicture()
+  const camera = useRef<HTMLInputElement>(null)
+  const file = useRef<HTMLInputElement>(null)
+  return (
+    <>
+      <Button
+        variant="default"
+        leftSection={<IconCamera size={20} aria-hidden />}
+        onClick={() => camera.current?.click()}
+      >
+        Picture of {name}
+      </Button>
+      <Button variant="quiet" aria-label={`From a file: picture of ${name}`} onClick={() => file.current?.click()}>
+        From a file
+      </Button>
+      <input
+        ref={camera}
+        type="file"
+        accept={KINDS}
+        capture="environment"
+        className="unseen"
+        tabIndex={-1}
+        aria-label={`Camera, for ${name}`}
+        onChange={(event) => void take(event.currentTarget, said, fields)}
+      />
+      <input
+        ref={file}
+        type="file"
+        accept={KINDS}
+        className="unseen"
+        tabIndex={-1}
+        aria-label={`File of a picture of ${name}`}
+        onChange={(event) => void take(event.currentTarget, said, fields)}
+      />
+      {refused && (
+        <p className="field-error" role="alert">
+          {refused}
+        </p>
+      )}
+    </>
+  )
+}
