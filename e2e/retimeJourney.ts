@@ -55,15 +55,7 @@ export async function startJob(actor: Actor) {
 export async function makeSafeAndLash(actor: Actor) {
   const { page } = actor
   await expect(page.getByLabel('Guard', { exact: true })).toContainText('Do not turn')
-  for (const words of [
-    /maker's manual/,
-    /Battery off/,
-    /Ignition off/,
-    /Fuel shut/,
-    /Plugs out/,
-    /Hands clear/,
-    /asbestos/,
-  ])
+  for (const words of [/maker's manual/, /Battery off/, /Ignition off/, /Fuel shut/, /Plugs out/, /Hands clear/])
     await actor.press(words, 'checkbox')
   await expect(page.getByLabel('Guard', { exact: true })).toContainText('May be turned')
   await actor.press('Go on')

@@ -1,4 +1,4 @@
-import type { BoltGroup, Follower, FollowerFigure, TightenerKind } from '@link-count/core/model'
+import type { BoltGroup, BuildSheet, Follower, FollowerFigure, TightenerKind } from '@link-count/core/model'
 import type { Topology } from '@link-count/core/starters'
 import type { Side } from '@link-count/core/units'
 
@@ -92,6 +92,7 @@ export interface DemoEngine {
   readonly interference: 'yes' | 'no' | 'unknown'
   readonly fuel: 'petrol' | 'paraffin' | 'diesel' | 'gas'
   readonly starting: 'battery' | 'hand' | 'air'
+  readonly turnsWith: NonNullable<BuildSheet['turnsWith']>
   readonly stroke?: string
   readonly rod?: string
   readonly pinOffset?: string

@@ -18,6 +18,7 @@ export const enginesOfFuelAndSpark: readonly DemoEngine[] = [
     interference: 'unknown',
     fuel: 'diesel',
     starting: 'air',
+    turnsWith: ['propeller'],
     stroke: '250 mm',
     rod: '520 mm',
     rim: '3600 mm',
@@ -62,6 +63,7 @@ export const enginesOfFuelAndSpark: readonly DemoEngine[] = [
     interference: 'yes',
     fuel: 'petrol',
     starting: 'air',
+    turnsWith: ['propeller'],
     drive: {
       shape: 'splinedBanks',
       teeth: { 'crank-sprocket': 22, 'half-sprocket': 44 },
@@ -111,6 +113,7 @@ export const enginesOfFuelAndSpark: readonly DemoEngine[] = [
     interference: 'yes',
     fuel: 'petrol',
     starting: 'hand',
+    turnsWith: ['vehicle'],
     stroke: '84 mm',
     rod: '165 mm',
     plugLeans: 0,

@@ -3,6 +3,7 @@ import { PART_IDS as ids } from '@link-count/core/starters'
 import type { CountRule, EntryOf, Job, NewEntry, Phase, TensionerState } from '@link-count/core/model'
 import { parseLength } from '@link-count/core/units'
 import type { DemoEngine } from './demoEngine'
+import { sheetOf } from './sheetOf'
 
 export interface DemoJob {
   readonly id: string
@@ -19,11 +20,16 @@ export interface DemoJob {
 
 export const CYL = 'cyl-1'
 
+/** The cautions of a sheet do not hang on when it was made. */
+const NEVER = '1970-01-01T00:00:00.000Z'
+
 export const done = (...steps: string[]): NewEntry[] =>
   steps.map((target) => ({ kind: 'step', target, outcome: 'done', reason: '' }))
 
 export const madeSafe = (engine: DemoEngine): NewEntry[] => [
-  ...cautionsFor(engine).map(({ id }): NewEntry => ({ kind: 'tick', cautionId: id, ticked: true })),
+  ...cautionsFor(sheetOf(engine, NEVER))
+    .filter(({ gate }) => gate)
+    .map(({ id }): NewEntry => ({ kind: 'tick', cautionId: id, ticked: true })),
   ...done('makeSafe'),
 ]
 

@@ -21,6 +21,7 @@ export function sheetOf(engine: DemoEngine, at: string): BuildSheet {
     sides: { timing: engine.sides[0], opposite: engine.sides[1] },
     fuel: engine.fuel,
     starting: engine.starting,
+    turnsWith: engine.turnsWith,
     ...running(engine),
     ...crank(engine),
     ...cylinders(engine, base),

@@ -36,6 +36,17 @@ export const buildSheetSchema = z.strictObject({
   wetLiners: field
     .yesNo('Its liners stand loose in the block: with a head off they are clamped before it is turned')
     .optional(),
+  turnsWith: z
+    .array(
+      field.oneOf('Wheels through its gear, a propeller, or what a take-off drives', [
+        'vehicle',
+        'propeller',
+        'takeOff',
+      ]),
+    )
+    .max(3)
+    .optional()
+    .describe('What is turned with its crank, and may turn it; missing = nobody said'),
   fuel: field.oneOf('What it burns', ['petrol', 'paraffin', 'diesel', 'gas']),
   starting: field.oneOf('What starts it', ['battery', 'hand', 'air']),
   reversing: field.oneOf('Whether it may be turned against its running direction', ['never', 'fewDegrees', 'free']),

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import type { NewEntry } from '../model'
+import type { BuildSheet, NewEntry } from '../model'
 import { beginSheet } from '../starters'
 import {
   atPose,
@@ -53,6 +53,21 @@ test('cautions fit the engine', () => {
   expect(ids('diesel', 'air')).toContain('injectorsOut')
   expect(ids('diesel', 'air')).not.toContain('ignitionOff')
   expect(ids('petrol', 'battery')).toContain('plugsOut')
+})
+/* Handbook 16; which of them refuse a turn is common practice, no source. */
+test('what the crank turns with, and cylinders that hang, refuse a turn until they are seen to', () => {
+  const cautions = (change: Partial<BuildSheet>) => cautionsFor({ ...sheet, ...change })
+  const gates = (change: Partial<BuildSheet>) => cautions(change).flatMap(({ id, gate }) => (gate ? [id] : []))
+  expect(gates({ turnsWith: ['vehicle', 'takeOff'] })).toEqual(expect.arrayContaining(['outOfGear', 'takeOffOut']))
+  expect(gates({ turnsWith: ['propeller'] })).toContain('propellerStill')
+  expect(cautions({ turnsWith: [] }).map(({ id }) => id)).not.toContain('turnsWithIt')
+  expect(cautions({})).toContainEqual({ id: 'turnsWithIt', gate: false })
+  expect(gates({ layout: 'radial' })).toContain('oilInHanging')
+  const bank = { id: 'b', name: 'B', twelveIs: 'straightUp' as const }
+  const axis = (value: number) => ({ ...bank, axisDeg: { value, typed: `${value}`, trust: 'measured' as const } })
+  expect(gates({ banks: [axis(90)] })).not.toContain('oilInHanging')
+  expect(gates({ banks: [axis(180)] })).not.toContain('oilInHanging')
+  expect(gates({ banks: [axis(270)] })).toContain('oilInHanging')
 })
 
 describe('a drive of gears alone', () => {

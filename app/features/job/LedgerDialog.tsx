@@ -37,7 +37,11 @@ export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
           >
             Write the note
           </Button>
-          <TakePicture name="the job" said={{ caption: note.text.trim(), stepId: inHand?.id ?? 'card' }} fields={[note]} />
+          <TakePicture
+            name="the job"
+            said={{ caption: note.text.trim(), stepId: inHand?.id ?? 'card' }}
+            fields={[note]}
+          />
         </div>
         <LedgerLines />
       </div>

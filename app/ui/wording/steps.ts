@@ -104,8 +104,21 @@ const cautions: { readonly [K in CautionId]: string | ((noun: LoopNouns) => stri
   magnetoDead:
     'Magneto earthed and its wire tried: it sparks without a battery, even from a small move by hand, and an impulse coupling kicks',
   fuelOff: 'Fuel shut; no vapour, no hot metal about',
+  outOfGear: 'Out of gear, brake on, wheels chocked',
+  takeOffOut: 'Take-off out: what it drives cannot turn with it',
+  propellerStill: 'Propeller held, or its coupling apart: it turns the crank, and the crank turns it',
   plugsOut: 'Plugs out, so that nothing is compressed when turned by hand',
   injectorsOut: 'Injectors or glow plugs out, so that nothing is compressed when turned by hand',
+  oilInHanging:
+    'Hanging cylinders drained: oil or fuel in one stops the piston dead and bends its rod. Plugs out, then slowly through two turns by hand',
+  turnsWithIt:
+    'What its crank is coupled to is not on the build sheet. Gear or take-off out, vehicle chocked, propeller held',
+  turningGear: 'Turning gear in before anybody reaches in, and lubricating oil shut',
+  wetLiners: 'Wet liners: clamped before the crank turns with a head off, or they lift off their seals',
+  springsFly: 'Springs and tensioners fly: held, latched or wrapped before they are let go',
+  fuelPierces: 'Fuel at injector pressure goes through skin: no hand at an open injector or a loose pipe',
+  kickback: 'Starting handle: thumb on the same side as the fingers, spark retarded; it kicks back',
+  oneSideBelow: 'Somebody below: one of you says “turn” and “stop”, and the other answers before anything moves',
   handsClear: ({ drive }) => `Hands clear of ${drive}; nobody else turns it without a word`,
   asbestos: 'Old gaskets and linings may be asbestos: no scraping dry, no blowing',
 }

@@ -6,7 +6,7 @@ export const makeSafe: StepKindRecord = {
   needs: [],
   gives: ['madeSafe'],
   evidence: ({ sheet, state }) => {
-    const gates = cautionsFor(sheet)
+    const gates = cautionsFor(sheet).filter(({ gate }) => gate)
     const done = gates.filter(({ id }) => state.ticked.has(id)).length
     return done === 0 ? 'none' : done < gates.length ? 'part' : 'proved'
   },

@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core'
+import { Button, Checkbox } from '@mantine/core'
 import type { Hand } from '@link-count/core/units'
 import { sheetLimits, type BuildSheet } from '@link-count/core/model'
 import { nounsOfAll, schoolAnswer, SCHOOL_QUESTIONS, schoolQuestions } from '../../../ui/wording'
@@ -61,6 +61,7 @@ export function RunningPanel() {
         }
       />
       <FuelAndStart />
+      <TurnsWith />
     </Fields>
   )
 }
@@ -110,6 +111,47 @@ function FuelAndStart() {
         onChoose={(liners) => apply((s) => withValue(s, 'wetLiners', liners === 'wet' ? true : undefined))}
       />
     </>
+  )
+}
+
+const TURNS_WITH = [
+  ['vehicle', 'wheels, through its gear'],
+  ['propeller', 'a propeller'],
+  ['takeOff', 'what a take-off drives'],
+] as const
+
+/** What turns with its crank and may turn it: each has its own caution before the engine is turned. */
+function TurnsWith() {
+  const { sheet, apply } = useSheetEditor()
+  const said = sheet.turnsWith
+  return (
+    <fieldset className="look">
+      <legend>With its crank turns</legend>
+      {TURNS_WITH.map(([one, words]) => (
+        <Checkbox
+          key={one}
+          size="md"
+          label={words}
+          checked={said?.includes(one) ?? false}
+          onChange={(event) => {
+            const { checked } = event.currentTarget
+            void apply((s) => {
+              const others = (s.turnsWith ?? []).filter((other) => other !== one)
+              return { ...s, turnsWith: checked ? [...others, one] : others }
+            })
+          }}
+        />
+      ))}
+      <Checkbox
+        size="md"
+        label="nothing"
+        checked={said?.length === 0}
+        onChange={(event) => {
+          const { checked } = event.currentTarget
+          void apply((s) => withValue(s, 'turnsWith', checked ? [] : undefined))
+        }}
+      />
+    </fieldset>
   )
 }
 

@@ -6,7 +6,7 @@ import { itemWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 
 /** What keeps this kind of engine from being started, or from running on: each is a thing that was shut, blocked or earthed. */
-function thingsOf({ starting, fuel, followers }: BuildSheet): readonly ItemKind[] {
+function thingsOf({ starting, fuel, followers, turnsWith }: BuildSheet): readonly ItemKind[] {
   const hasMagneto = followers?.some(({ kind }) => kind === 'magneto') ?? false
   return [
     ...(starting === 'air' ? (['airShut'] as const) : []),
@@ -16,7 +16,7 @@ function thingsOf({ starting, fuel, followers }: BuildSheet): readonly ItemKind[
     'oilShut',
     'turningGear',
     ...(hasMagneto ? (['magnetoEarthed'] as const) : []),
-    'propellerHeld',
+    ...(turnsWith === undefined || turnsWith.includes('propeller') ? (['propellerHeld'] as const) : []),
   ]
 }
 

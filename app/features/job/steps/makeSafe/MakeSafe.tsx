@@ -2,6 +2,7 @@ import { Button, Checkbox, TextInput } from '@mantine/core'
 import { couldHaveRun } from '@link-count/core/ledger'
 import { cautionsFor, type Step } from '@link-count/core/runSheet'
 import { cautionWords } from '../../../../ui/wording'
+import { Fold } from '../../../../ui/Fold'
 import { OwedBefore } from '../../../../ui/job'
 import { useDraft } from '../../../../ui/fields'
 import { useBench } from '../../JobContext'
@@ -12,20 +13,32 @@ import './MakeSafe.css'
 
 export function MakeSafe({ step }: { readonly step: Step }) {
   const { view, say } = useBench()
+  const cautions = cautionsFor(view.sheet)
+  const read = cautions.filter(({ gate }) => !gate)
   return (
     <div className="ticks">
       <OwedBefore engineId={view.engine.id} jobId={view.job.id} />
-      {cautionsFor(view.sheet).map(({ id }) => (
-        <Checkbox
-          key={id}
-          size="md"
-          label={cautionWords(id, view.sheet)}
-          checked={view.state.ticked.has(id)}
-          onChange={(event) =>
-            void say({ kind: 'tick', cautionId: id, ticked: event.currentTarget.checked, stepId: step.id })
-          }
-        />
-      ))}
+      {cautions.map(
+        ({ id, gate }) =>
+          gate && (
+            <Checkbox
+              key={id}
+              size="md"
+              label={cautionWords(id, view.sheet)}
+              checked={view.state.ticked.has(id)}
+              onChange={(event) =>
+                void say({ kind: 'tick', cautionId: id, ticked: event.currentTarget.checked, stepId: step.id })
+              }
+            />
+          ),
+      )}
+      <Fold title="Mind as well" note={read.length} open>
+        <ul className="mind">
+          {read.map(({ id }) => (
+            <li key={id}>{cautionWords(id, view.sheet)}.</li>
+          ))}
+        </ul>
+      </Fold>
       <Isolated step={step} />
       <BeginWait step={step} />
       <GettingIn step={step} />
