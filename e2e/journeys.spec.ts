@@ -25,7 +25,7 @@ test('an engine is entered and taken through every step to a card entirely by ke
   page,
 }) => {
   // Each field is gone to by Tab, past everything before it: on a busy machine that takes its time.
-  test.setTimeout(420_000)
+  test.setTimeout(600_000)
   await retime(new KeyHand(page))
   const pdf = await page.pdf({ preferCSSPageSize: true, printBackground: true })
   expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1)
