@@ -36,6 +36,7 @@ const NewJobPage = lazy(() => import('../features/newJob/NewJobPage'))
 const JobPage = lazy(() => import('../features/job/JobPage'))
 const PaperPage = lazy(() => import('../features/paper/PaperPage'))
 const ShortCardPage = lazy(() => import('../features/card/ShortCardPage'))
+const LabelsPage = lazy(() => import('../features/card/LabelsPage'))
 const CardPage = lazy(() => import('../features/card/CardPage'))
 
 export const App = () => (
@@ -52,6 +53,7 @@ export const App = () => (
               <Route path="engine/:engineId/log" element={<LogPage />} />
               <Route path="engine/:engineId/paper" element={<PaperPage />} />
               <Route path="job/:jobId" element={<JobPage />} />
+              <Route path="job/:jobId/labels" element={<LabelsPage />} />
               <Route path="job/:jobId/card" element={<CardPage />} />
               <Route path="job/:jobId/card/short" element={<ShortCardPage />} />
             </Route>

@@ -1,17 +1,12 @@
-import { Button } from '@mantine/core'
-import { useParams } from 'react-router'
 import { judgeGuard } from '@link-count/core/guard'
 import { judgeGap } from '@link-count/core/lash'
 import { allOf, lastIn } from '@link-count/core/ledger'
 import type { Cam, EntryOf } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed, formatInches, formatLateness, formatMm } from '@link-count/core/units'
-import { selectJobView, type JobView } from '../../domain/views'
-import { useAppSelector } from '../../store'
+import type { JobView } from '../../domain/views'
 import { FaceStill } from '../../ui/face'
 import { cameForTiming, unprovedOf, wants } from '../../ui/job'
-import { EngineGate } from '../../ui/EngineGate'
-import { PageHeader } from '../../ui/PageHeader'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import {
   arrivalWords,
@@ -27,6 +22,7 @@ import {
 import { BoltRows } from './boltRows'
 import { Half, MarksRow, SetRows, Timing, WearRows } from './cardRows'
 import { CardActions } from './CardActions'
+import { CardFrame } from './CardFrame'
 import { CountRows, CouplingRows, TryRows } from './loopRows'
 import { schoolLine } from './schoolLine'
 import { CheckRows } from './checkRows'
@@ -34,40 +30,19 @@ import { PicturesOnCard } from './PicturesOnCard'
 import { RemovalRows } from './removalRows'
 import { FollowerRows, LeadsDrawn } from './followerRows'
 import { SlackRows, TensionerRows } from './tensionRows'
-import { FindingRows, PressureRows, SymptomRows, TurnRows, WitnessRow } from './workRows'
-import './card.css'
+import { FindingRows, KitRow, PressureRows, SymptomRows, TurnRows, WitnessRow } from './workRows'
 
 /** The finished timing card: printed on one page, exported, and what the next job starts from. */
 export default function CardPage() {
-  const { jobId = '' } = useParams()
   return (
-    <EngineGate jobId={jobId}>
-      <OpenCard jobId={jobId} />
-    </EngineGate>
-  )
-}
-
-function OpenCard({ jobId }: { readonly jobId: string }) {
-  const view = useAppSelector((state) => selectJobView(state, jobId))
-  if (!view) return <p className="page-message">There is no such job in this workshop.</p>
-  return (
-    <div className="card-page">
-      <PageHeader
-        crumbs={[
-          { words: view.engine.name, to: `/engine/${view.engine.id}` },
-          { words: `Job ${view.label}`, to: `/job/${view.job.id}` },
-          { words: 'Card' },
-        ]}
-      >
-        <Button variant="filled" onClick={() => window.print()}>
-          Print
-        </Button>
-      </PageHeader>
-      <main id="main">
-        <CardActions view={view} />
-        <Card view={view} />
-      </main>
-    </div>
+    <CardFrame words="Card">
+      {(view) => (
+        <>
+          <CardActions view={view} />
+          <Card view={view} />
+        </>
+      )}
+    </CardFrame>
   )
 }
 
@@ -200,6 +175,7 @@ function TimingTable({ view }: { view: JobView }) {
         <SlackRows view={view} />
         <TensionerRows view={view} />
         <FollowerRows view={view} />
+        <KitRow view={view} />
         <RemovalRows view={view} />
         <BoltRows view={view} />
         <WearRows view={view} />

@@ -1,45 +1,14 @@
-import { Button } from '@mantine/core'
-import { toString as codeOf } from 'qrcode'
-import { useEffect, useState } from 'react'
-import { useParams } from 'react-router'
-import { selectJobView, type JobView } from '../../domain/views'
-import { useAppSelector } from '../../store'
-import { EngineGate } from '../../ui/EngineGate'
-import { PageHeader } from '../../ui/PageHeader'
+import type { JobView } from '../../domain/views'
+import { CardFrame } from './CardFrame'
 import { shortCardLines, shortCardText } from './shortCard'
-import './card.css'
+import { TextCode } from './TextCode'
 
 /** The settings alone, to hang on the engine, with a code that holds them as plain text. */
 export default function ShortCardPage() {
-  const { jobId = '' } = useParams()
   return (
-    <EngineGate jobId={jobId}>
-      <OpenShortCard jobId={jobId} />
-    </EngineGate>
-  )
-}
-
-function OpenShortCard({ jobId }: { readonly jobId: string }) {
-  const view = useAppSelector((state) => selectJobView(state, jobId))
-  if (!view) return <p className="page-message">There is no such job in this workshop.</p>
-  return (
-    <div className="card-page">
-      <PageHeader
-        crumbs={[
-          { words: view.engine.name, to: `/engine/${view.engine.id}` },
-          { words: `Job ${view.label}`, to: `/job/${view.job.id}` },
-          { words: 'Card', to: `/job/${view.job.id}/card` },
-          { words: 'Short' },
-        ]}
-      >
-        <Button variant="filled" onClick={() => window.print()}>
-          Print
-        </Button>
-      </PageHeader>
-      <main id="main">
-        <ShortCard view={view} />
-      </main>
-    </div>
+    <CardFrame words="Short" under>
+      {(view) => <ShortCard view={view} />}
+    </CardFrame>
   )
 }
 
@@ -55,28 +24,7 @@ function ShortCard({ view }: { readonly view: JobView }) {
           </p>
         ))}
       </div>
-      <Code text={shortCardText([name, ...lines])} />
+      <TextCode text={shortCardText([name, ...lines])} alt="These settings as plain text, to be scanned" />
     </article>
-  )
-}
-
-/** The code, drawn by a common package: plain text, no address. */
-function Code({ text }: { readonly text: string }) {
-  const [svg, setSvg] = useState('')
-  useEffect(() => {
-    let gone = false
-    void codeOf(text, { type: 'svg', errorCorrectionLevel: 'M', margin: 4 }).then((drawn) => {
-      if (!gone) setSvg(drawn)
-    })
-    return () => {
-      gone = true
-    }
-  }, [text])
-  return (
-    <img
-      className="short-card-code"
-      alt="These settings as plain text, to be scanned"
-      src={`data:image/svg+xml;utf8,${encodeURIComponent(svg)}`}
-    />
   )
 }

@@ -1,4 +1,5 @@
 import { EVEN_SHARE, spreadOf, suspectsOf, WEAK_SHARE } from '@link-count/core/diagnose'
+import { kitOf, kitOwed } from '@link-count/core/kit'
 import { allOf } from '@link-count/core/ledger'
 import type { Entry } from '@link-count/core/model'
 import { judgeWalk } from '@link-count/core/runSheet'
@@ -8,6 +9,8 @@ import type { JobView } from '../../domain/views'
 import {
   causeWordsOf,
   findingVerdicts,
+  kitWords,
+  partNameOf,
   pressureWords,
   symptomWords,
   tellLines,
@@ -32,13 +35,9 @@ export function WitnessRow({ view: { sheet, state, entries } }: { readonly view:
 
 /** What was seen on each part, and what is done with it. */
 export function FindingRows({ view: { sheet, state } }: { readonly view: JobView }) {
-  const parts = partsOf(sheet)
   return allOf(state, 'finding').map(({ id, partId, name, saw, mm, verdict, with: others, reason }) => (
     <tr key={id}>
-      <th scope="row">
-        {parts.shaft(partId)?.name ?? parts.loop(partId)?.name ?? parts.member(partId)?.name ?? name ?? partId}, looked
-        at
-      </th>
+      <th scope="row">{partNameOf(sheet, partId) ?? name ?? partId}, looked at</th>
       <td colSpan={2}>
         {[saw, mm === undefined ? '' : formatMm(mm, 2)].filter(Boolean).join(', ')}
         {saw || mm !== undefined ? ': ' : ''}
@@ -48,6 +47,23 @@ export function FindingRows({ view: { sheet, state } }: { readonly view: JobView
       </td>
     </tr>
   ))
+}
+
+/** What was still to be got. */
+export function KitRow({ view: { sheet, state, steps } }: { readonly view: JobView }) {
+  const lines = kitOf(
+    sheet,
+    steps.map(({ step }) => step),
+    state,
+  )
+  const owed = kitOwed(lines, state)
+  if (owed.length === 0) return null
+  return (
+    <tr>
+      <th scope="row">To be got</th>
+      <td colSpan={2}>{owed.map((line) => kitWords(line, (id) => partNameOf(sheet, id))).join('; ')}</td>
+    </tr>
+  )
 }
 
 /** What it did, and what was behind it. */

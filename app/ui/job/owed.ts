@@ -1,16 +1,23 @@
 import { allOf } from '@link-count/core/ledger'
-import { partsOf } from '@link-count/core/sheet'
 import type { JobView } from '../../domain/views'
 import { checksOwed } from '@link-count/core/closing'
+import { kitOf, kitOwed } from '@link-count/core/kit'
 import { removalsOf, talliesOf, talliesOpen } from '@link-count/core/removals'
-import { checkWords, findingVerdicts, itemSentence, putBackWords, stepTitle } from '../wording'
+import {
+  checkWords,
+  findingVerdicts,
+  inSentence,
+  itemSentence,
+  kitWords,
+  partNameOf,
+  putBackWords,
+  stepTitle,
+} from '../wording'
 import { unprovedOf } from './unproved'
 
 /** What a job leaves to the next: passed over or left out, not proved, still in, out or loose; what was found that is to be renewed. */
 export function owedOf(view: Pick<JobView, 'state' | 'sheet' | 'job' | 'steps' | 'schools' | 'leftOut'>): string[] {
   const { sheet, state, steps, leftOut } = view
-  const parts = partsOf(sheet)
-  const nameOf = (id: string) => (parts.shaft(id) ?? parts.loop(id) ?? parts.member(id))?.name ?? id
   return [
     ...state.register.map((item) => itemSentence(item, sheet)),
     ...steps.flatMap(({ step, status }) =>
@@ -21,7 +28,7 @@ export function owedOf(view: Pick<JobView, 'state' | 'sheet' | 'job' | 'steps' |
       verdict === 'goesOn'
         ? []
         : [
-            `${name ?? nameOf(partId)}: ${saw ? `${saw}, ` : ''}${findingVerdicts[verdict]}${reason ? `, ${reason}` : ''}`,
+            `${name ?? partNameOf(sheet, partId) ?? partId}: ${saw ? `${saw}, ` : ''}${findingVerdicts[verdict]}${reason ? `, ${reason}` : ''}`,
           ],
     ),
     ...removalsOf(state).flatMap(({ entry, back }) =>
@@ -33,6 +40,14 @@ export function owedOf(view: Pick<JobView, 'state' | 'sheet' | 'job' | 'steps' |
       ({ what, where, out, fitted }) => `${what}${where ? `, ${where}` : ''}: ${out} came out, ${fitted} fitted`,
     ),
     ...checksOwed(sheet, state).map(({ id }) => `Owed: ${checkWords[id]}`),
+    ...kitOwed(
+      kitOf(
+        sheet,
+        steps.map(({ step }) => step),
+        state,
+      ),
+      state,
+    ).map((line) => `To be got: ${inSentence(kitWords(line, (id) => partNameOf(sheet, id)))}`),
     ...unprovedOf(view),
   ]
 }

@@ -1,4 +1,5 @@
-import type { LookedAt } from '@link-count/core/model'
+import type { BuildSheet, LookedAt } from '@link-count/core/model'
+import { partsOf } from '@link-count/core/sheet'
 
 /** What was looked at, as it is called where it has no name of its own. */
 export const lookedAtWords: Readonly<Record<LookedAt, string>> = {
@@ -40,4 +41,10 @@ export const seenOn: Readonly<Record<LookedAt, readonly string[]>> = {
   gear: ['teeth even', 'a tooth nicked', 'pitted', 'play too wide'],
   coupling: ['no play', 'rubber cracked', 'bolts loose', 'worn at its dogs'],
   decompressor: ['snaps back', 'sticks at its pivot', 'spring weak'],
+}
+
+/** A shaft, chain, belt or other part of the drive by its name; undefined where it is not on the build sheet. */
+export function partNameOf(sheet: BuildSheet, id: string): string | undefined {
+  const parts = partsOf(sheet)
+  return (parts.shaft(id) ?? parts.loop(id) ?? parts.member(id))?.name
 }

@@ -24,6 +24,7 @@ import { markHidden, markHiddenShape } from './markHidden'
 import { meshCount, meshCountShape } from './meshCount'
 import { moved, movedShape } from './moved'
 import { note, noteShape } from './note'
+import { kit, kitShape } from './kit'
 import { picture, pictureShape } from './picture'
 import { pictureMarks, pictureMarksShape } from './pictureMarks'
 import { ranUntilNow, ranUntilNowShape } from './ranUntilNow'
@@ -105,6 +106,7 @@ export const ledgerShapes = [
   noteShape,
   pictureShape,
   pictureMarksShape,
+  kitShape,
   sheetShape,
   causeSettledShape,
   findingShape,
@@ -184,6 +186,7 @@ export const ledgerKinds: { readonly [K in EntryKind]: LedgerKind<K> } = {
   note,
   picture,
   pictureMarks,
+  kit,
   sheet,
   causeSettled,
   finding,

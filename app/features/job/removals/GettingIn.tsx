@@ -1,8 +1,10 @@
 import { Button, Checkbox, TextInput } from '@mantine/core'
+import { Link } from 'react-router'
 import { removalsOf } from '@link-count/core/removals'
 import type { Step } from '@link-count/core/runSheet'
 import { Fold } from '../../../ui/Fold'
 import { wholeWords } from '../../../ui/fields'
+import { useWorkshop } from '../../../ui/WorkshopContext'
 import { inSentence } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { Pictures } from '../pictures/Pictures'
@@ -13,7 +15,9 @@ import './removals.css'
 
 /** What comes off, in its order, with its bag, where it belongs, which way round it was, and a picture. */
 export function GettingIn({ step }: { readonly step: Step }) {
-  const removals = removalsOf(useBench().view.state)
+  const { state, job } = useBench().view
+  const { kind } = useWorkshop()
+  const removals = removalsOf(state)
   const off = removals.filter(({ back }) => !back).length
   return (
     <Fold title="Getting in: what comes off" note={removals.length === 0 ? 'nothing yet' : `${off} off`}>
@@ -38,6 +42,9 @@ export function GettingIn({ step }: { readonly step: Step }) {
       )}
       <ComesOff step={step} />
       <SmallParts step={step} />
+      {removals.some(({ entry, back }) => entry.bag !== undefined && !back) && (
+        <Link to={`/${kind}/job/${job.id}/labels`}>Print labels for the bags</Link>
+      )}
     </Fold>
   )
 }

@@ -2,6 +2,7 @@ import { cautionsFor } from '@link-count/core/runSheet'
 import { fixed, formatLateness, formatMm } from '@link-count/core/units'
 import { hourWords } from '../cams'
 import { inSentence } from '../inSentence'
+import { kitIsWords } from '../kit'
 import { pictureMarkWords } from '../pictures'
 import { cautionWords } from '../steps'
 import type { Lines } from '.'
@@ -48,6 +49,7 @@ export const jobLines = {
     const drawn = marks.map(pictureMarkWords).join(', ') || 'nothing drawn'
     return `Picture${captionOf(pictureId) && ` of ${inSentence(captionOf(pictureId))}`}: ${drawn}${onCard ? ', on the card' : ''}`
   },
+  kit: ({ is, words }) => `Kit: ${inSentence(words)}: ${kitIsWords[is]}`,
   sheet: () => 'Went on with a newer build sheet',
   close: ({ role, reason }) => `Closed, signed: ${role}${reason ? `, ${reason}` : ''}`,
 } satisfies Partial<Lines>

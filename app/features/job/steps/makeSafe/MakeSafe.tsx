@@ -6,6 +6,7 @@ import { Fold } from '../../../../ui/Fold'
 import { OwedBefore } from '../../../../ui/job'
 import { useDraft } from '../../../../ui/fields'
 import { useBench } from '../../JobContext'
+import { Kit } from '../../kit/Kit'
 import { GettingIn } from '../../removals/GettingIn'
 import { BeginWait } from '../../waits/BeginWait'
 import { Isolated } from './Isolated'
@@ -41,6 +42,7 @@ export function MakeSafe({ step }: { readonly step: Step }) {
       </Fold>
       <Isolated step={step} />
       <BeginWait step={step} />
+      <Kit step={step} />
       <GettingIn step={step} />
       {(view.state.ranAsked || couldHaveRun(view.state.stand)) && <RanUntilNow step={step} />}
     </div>
