@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { NewEntry } from '../model'
 import { oneChainSheet, stateAfter } from '../testing/oneChain'
-import { differsFromFound, goesBefore, removalsOf, talliesOf, talliesOpen, toRefit } from '.'
+import { differsFromFound, foundBefore, goesBefore, removalsOf, talliesOf, talliesOpen, toRefit } from '.'
 
 const off = (removalId: string): NewEntry => ({ kind: 'tookOff', removalId, what: removalId, belongs: '', lies: '' })
 const back = (removalId: string, as: 'same' | 'turned' = 'same'): NewEntry => ({
@@ -51,6 +51,18 @@ describe('what came off, turned round', () => {
       }),
       { numRuns: 40 },
     ))
+})
+
+test('how a thing lay in an earlier job: of the newest that says so, whatever the case', () => {
+  const lay = (lies: string): NewEntry => ({ ...off('Guide plate'), lies }) as NewEntry
+  const earlier = [
+    { job: '3', removals: after(lay('')) },
+    { job: '2', removals: after(lay('bevel outward'), back('Guide plate', 'turned')) },
+    { job: '1', removals: after(lay('bevel inward')) },
+  ]
+  expect(foundBefore(earlier, ' guide plate')).toMatchObject({ job: '2', back: { as: 'turned' } })
+  expect(foundBefore(earlier, 'cover')).toBeUndefined()
+  expect(foundBefore(earlier, '')).toBeUndefined()
 })
 
 describe('small parts', () => {

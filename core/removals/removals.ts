@@ -59,3 +59,23 @@ export function talliesOf(state: Pick<JobState, 'kept'>): readonly Tally[] {
 /** Fewer or more fitted than came out. Where none came out, nothing is owed. */
 export const talliesOpen = (tallies: readonly Tally[]): readonly Tally[] =>
   tallies.filter(({ out, fitted }) => out > 0 && out !== fitted)
+
+/** How a thing lay when it came off in an earlier job, and how it went back then. */
+export interface FoundBefore {
+  readonly job: string
+  readonly entry: EntryOf<'tookOff'>
+  readonly back: EntryOf<'putBack'> | undefined
+}
+
+/** How a thing of the same name lay when it last came off in an earlier job; undefined where nobody wrote that down. `earlier`: what came off in those jobs, by their labels, the
+ *  newest first. */
+export function foundBefore(
+  earlier: readonly { readonly job: string; readonly removals: readonly Removal[] }[],
+  what: string,
+): FoundBefore | undefined {
+  const name = what.trim().toLowerCase()
+  if (name === '') return undefined
+  return earlier
+    .flatMap(({ job, removals }) => removals.map(({ entry, back }) => ({ job, entry, back })))
+    .find(({ entry }) => entry.lies !== '' && entry.what.trim().toLowerCase() === name)
+}

@@ -1,7 +1,17 @@
+import { toldApartIn } from '@link-count/core/lookAlikes'
 import { differsFromFound, removalsOf, talliesOf, talliesOpen, toRefit } from '@link-count/core/removals'
 import { waitsOf } from '@link-count/core/waits'
 import type { JobView } from '../../domain/views'
-import { formatClock, inSentence, putBackWords, upperFirst, waitEndsWords, waitHoldsWords } from '../../ui/wording'
+import {
+  alikeWarnings,
+  toldApartLine,
+  formatClock,
+  inSentence,
+  putBackWords,
+  upperFirst,
+  waitEndsWords,
+  waitHoldsWords,
+} from '../../ui/wording'
 
 /** What came off and did not go back as it was, small parts that do not tally, and what was waited for. */
 export function RemovalRows({ view: { state } }: { readonly view: JobView }) {
@@ -36,6 +46,14 @@ export function RemovalRows({ view: { state } }: { readonly view: JobView }) {
           </td>
         </tr>
       )}
+      {toldApartIn(state).map((one) => (
+        <tr key={one.id}>
+          <th scope="row">Told apart</th>
+          <td colSpan={2}>
+            {upperFirst(toldApartLine(one))}. {alikeWarnings(one).join(' ')}
+          </td>
+        </tr>
+      ))}
       {talliesOpen(talliesOf(state)).map(({ what, where, out, fitted }) => (
         <tr key={what + where}>
           <th scope="row">

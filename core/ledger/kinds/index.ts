@@ -25,6 +25,7 @@ import { meshCount, meshCountShape } from './meshCount'
 import { moved, movedShape } from './moved'
 import { note, noteShape } from './note'
 import { kit, kitShape } from './kit'
+import { toldApart, toldApartShape } from './toldApart'
 import { picture, pictureShape } from './picture'
 import { pictureMarks, pictureMarksShape } from './pictureMarks'
 import { ranUntilNow, ranUntilNowShape } from './ranUntilNow'
@@ -107,6 +108,7 @@ export const ledgerShapes = [
   pictureShape,
   pictureMarksShape,
   kitShape,
+  toldApartShape,
   sheetShape,
   causeSettledShape,
   findingShape,
@@ -187,6 +189,7 @@ export const ledgerKinds: { readonly [K in EntryKind]: LedgerKind<K> } = {
   picture,
   pictureMarks,
   kit,
+  toldApart,
   sheet,
   causeSettled,
   finding,

@@ -1,12 +1,14 @@
 import { Button, TextInput } from '@mantine/core'
 import { useState } from 'react'
+import { toldApartIn } from '@link-count/core/lookAlikes'
 import { goesBefore, removalsOf, talliesOf, talliesOpen, toRefit, type Removal } from '@link-count/core/removals'
 import type { EntryOf } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { Fold } from '../../../ui/Fold'
-import { inSentence, putBackWords } from '../../../ui/wording'
+import { inSentence, putBackWords, toldApartLine, upperFirst } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { Pictures } from '../pictures/Pictures'
+import { FoundBefore } from './FoundBefore'
 import { SmallParts } from './SmallParts'
 import './removals.css'
 
@@ -24,6 +26,7 @@ export function GettingBack({ step }: { readonly step: Step }) {
   const removals = removalsOf(state)
   const [chosen, setChosen] = useState<string>()
   const order = toRefit(removals)
+  const told = toldApartIn(state)
   const short = talliesOpen(talliesOf(state))
   if (removals.length === 0) return null
   const next = order.find(({ entry }) => entry.removalId === chosen) ?? order[0]
@@ -49,6 +52,9 @@ export function GettingBack({ step }: { readonly step: Step }) {
           {what}
           {where ? `, ${where}` : ''}: {out} came out, {fitted} fitted.
         </p>
+      ))}
+      {told.map((one) => (
+        <p key={one.id}>{upperFirst(toldApartLine(one))}.</p>
       ))}
       <SmallParts step={step} />
     </Fold>
@@ -85,6 +91,7 @@ function GoesBack({
           {entry.lies}.
         </p>
       )}
+      <FoundBefore what={entry.what} />
       {before.length > 0 && (
         <p className="warn" role="alert">
           Not back yet, and it came off after this one: {before.map((one) => inSentence(one.entry.what)).join(', ')}.

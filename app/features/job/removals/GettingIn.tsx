@@ -9,6 +9,8 @@ import { inSentence } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import { Pictures } from '../pictures/Pictures'
 import { CoverTheHole } from './CoverTheHole'
+import { FoundBefore } from './FoundBefore'
+import { LookAlikes } from './LookAlikes'
 import { SmallParts } from './SmallParts'
 import { useComesOff } from './useComesOff'
 import './removals.css'
@@ -42,6 +44,7 @@ export function GettingIn({ step }: { readonly step: Step }) {
       )}
       <ComesOff step={step} />
       <SmallParts step={step} />
+      <LookAlikes step={step} />
       {removals.some(({ entry, back }) => entry.bag !== undefined && !back) && (
         <Link to={`/${kind}/job/${job.id}/labels`}>Print labels for the bags</Link>
       )}
@@ -62,6 +65,7 @@ function ComesOff({ step }: { readonly step: Step }) {
         onChange={(event) => what.setText(event.currentTarget.value)}
         onKeyDown={(event) => event.key === 'Enter' && void write()}
       />
+      <FoundBefore what={what.text} />
       <div className="row">
         <TextInput
           label="Where it belongs"

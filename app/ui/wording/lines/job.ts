@@ -3,6 +3,7 @@ import { fixed, formatLateness, formatMm } from '@link-count/core/units'
 import { hourWords } from '../cams'
 import { inSentence } from '../inSentence'
 import { kitIsWords } from '../kit'
+import { toldApartLine } from '../lookAlikes'
 import { pictureMarkWords } from '../pictures'
 import { cautionWords } from '../steps'
 import type { Lines } from '.'
@@ -50,6 +51,7 @@ export const jobLines = {
     return `Picture${captionOf(pictureId) && ` of ${inSentence(captionOf(pictureId))}`}: ${drawn}${onCard ? ', on the card' : ''}`
   },
   kit: ({ is, words }) => `Kit: ${inSentence(words)}: ${kitIsWords[is]}`,
+  toldApart: (entry) => `Told apart: ${toldApartLine(entry)}`,
   sheet: () => 'Went on with a newer build sheet',
   close: ({ role, reason }) => `Closed, signed: ${role}${reason ? `, ${reason}` : ''}`,
 } satisfies Partial<Lines>
