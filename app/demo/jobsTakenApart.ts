@@ -22,6 +22,15 @@ const off = (
   ...more,
 })
 
+const pressure = (cylinder: string, phase: 'found' | 'left', bar: number): NewEntry => ({
+  kind: 'pressure',
+  cylinderId: `cyl-${cylinder}`,
+  what: 'compression',
+  bar,
+  phase,
+  conditions: ['cold'],
+})
+
 const back = (removalId: string): NewEntry => ({ kind: 'putBack', removalId, as: 'same', reason: '' })
 
 /** A ring of six, each across from the one before. */
@@ -57,6 +66,20 @@ export const jobsTakenApart: readonly DemoJob[] = [
       { kind: 'item', itemId: 'rag-inlet', item: 'rag', where: 'inlet of cylinder 1', change: 'in' },
       off('head-1', 'first head', { belongs: 'chain side', lies: 'its number up' }),
       { kind: 'smallParts', what: 'copper washers', where: 'head studs', change: 'out', n: 6 },
+      {
+        kind: 'toldApart',
+        alikeId: 'push-rods',
+        what: 'push rods',
+        by: 'length',
+        ones: [
+          { name: 'inlet', reads: '171.5 mm', book: '171.5 mm' },
+          { name: 'exhaust', reads: '174.0 mm', book: '171.5 mm' },
+        ],
+      },
+      { kind: 'kit', itemId: 'tool-feelers', is: 'here', words: 'Feeler gauges' },
+      { kind: 'kit', itemId: 'own-head-gasket', is: 'owed', words: 'gasket of the second head' },
+      pressure('1', 'found', 7.1),
+      pressure('2', 'found', 8.9),
       {
         kind: 'finding',
         part: 'washer',

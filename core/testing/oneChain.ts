@@ -1,5 +1,5 @@
 import { foldJob, type JobState } from '../ledger'
-import type { BuildSheet, Entry, NewEntry, Job } from '../model'
+import type { BuildSheet, Entry, ItemKind, NewEntry, Job } from '../model'
 import { beginSheet, PART_IDS as ids } from '../starters'
 
 const known = <T>(value: T) => ({ value, typed: String(value), trust: 'measured' as const })
@@ -102,10 +102,7 @@ export const turned = (deg: number, ended: 'short' | 'onMark' | 'past' = 'onMark
   ended,
   ...(wheelDeg === undefined ? {} : { wheelDeg }),
 })
-export const item = (
-  kind: 'stop' | 'lock' | 'capsLoose' | 'rag' | 'valvesRelieved' | 'tabsNotBent',
-  change: 'in' | 'out' = 'in',
-): NewEntry => ({
+export const item = (kind: ItemKind, change: 'in' | 'out' = 'in'): NewEntry => ({
   kind: 'item',
   itemId: kind,
   item: kind,

@@ -1,4 +1,4 @@
-import { EVEN_SHARE, spreadOf, suspectsOf, WEAK_SHARE } from '@link-count/core/diagnose'
+import { compareBefore, EVEN_SHARE, spreadOf, suspectsOf, WEAK_SHARE } from '@link-count/core/diagnose'
 import { kitOf, kitOwed } from '@link-count/core/kit'
 import { allOf } from '@link-count/core/ledger'
 import type { Entry } from '@link-count/core/model'
@@ -11,6 +11,8 @@ import {
   findingVerdicts,
   kitWords,
   partNameOf,
+  changeWords,
+  pressureFigure,
   pressureWords,
   symptomWords,
   tellLines,
@@ -89,29 +91,42 @@ export function SymptomRows({ view: { sheet, state } }: { readonly view: JobView
 export function PressureRows({ view: { sheet, state } }: { readonly view: JobView }) {
   const read = allOf(state, 'pressure')
   const kinds = [...new Set(read.map(({ what }) => what))]
+  const nameOf = (id: string) => partsOf(sheet).cylinder(id)?.name ?? id
   return kinds.map((what) => {
-    const own = read.filter((one) => one.what === what)
-    const spread = spreadOf(own, what)
+    const phases = (['found', 'left'] as const).map((phase) =>
+      read.filter((one) => one.what === what && one.phase === phase),
+    )
+    const [found = [], left = []] = phases
+    const spread = spreadOf(left.length > 0 ? left : found, what)
+    const compared = left.length > 0 && found.length > 0 ? compareBefore(read, what) : []
     return (
       <tr key={what}>
         <th scope="row">{pressureWords[what]}</th>
-        <td colSpan={2}>
-          <span className="reading">
-            {own
-              .map(
-                ({ cylinderId, bar, percent, wet, conditions }) =>
-                  `${partsOf(sheet).cylinder(cylinderId)?.name}: ${bar === undefined ? `${fixed(percent ?? 0, 0)}%` : `${fixed(bar, 1)} bar`}${wet ? ' wet' : ''}${conditions.includes('hot') ? ' hot' : ''}`,
-              )
-              .join(', ')}
-          </span>
-          {spread && spread.verdict !== 'single' && what !== 'leakDown' && (
-            <>
-              . Lowest {fixed(100 * spread.share, 0)}% of the best; weak under {100 * WEAK_SHARE}%, even from{' '}
-              {100 * EVEN_SHARE}%: {spread.verdict === 'even' ? 'even' : spread.verdict}.{' '}
-              <span className="soft">Common practice, no source.</span>
-            </>
-          )}
-        </td>
+        {phases.map((own, i) => (
+          <td key={i}>
+            <span className="reading">
+              {own.map((one) => `${nameOf(one.cylinderId)}: ${pressureFigure(one)}`).join(', ')}
+            </span>
+            {i === 1 &&
+              compared.map((one) => (
+                <div key={one.cylinderId}>
+                  Cylinder {nameOf(one.cylinderId)}
+                  {changeWords(one)}
+                </div>
+              ))}
+            {own.length > 0 &&
+              own === (left.length > 0 ? left : found) &&
+              spread &&
+              spread.verdict !== 'single' &&
+              what !== 'leakDown' && (
+                <>
+                  . Lowest {fixed(100 * spread.share, 0)}% of the best; weak under {100 * WEAK_SHARE}%, even from{' '}
+                  {100 * EVEN_SHARE}%: {spread.verdict === 'even' ? 'even' : spread.verdict}.{' '}
+                  <span className="soft">Common practice, no source.</span>
+                </>
+              )}
+          </td>
+        ))}
       </tr>
     )
   })

@@ -1,3 +1,4 @@
+import type { BeforeAfter } from '@link-count/core/diagnose'
 import type { EntryOf } from '@link-count/core/model'
 import type { Grown } from '@link-count/core/wear'
 import { fixed, type ForceError, type PressureError } from '@link-count/core/units'
@@ -49,4 +50,17 @@ export function forceErrorWords(error: ForceError): string {
     default:
       return numberWords(error)
   }
+}
+
+/** A pressure, or what leaks away, as it was read. */
+export const pressureFigure = ({ bar, percent, wet, conditions }: EntryOf<'pressure'>): string =>
+  `${bar === undefined ? `${fixed(percent ?? 0, 0)}%` : `${fixed(bar, 1)} bar`}${wet ? ' with oil' : ''}${conditions.includes('hot') ? ' hot' : ''}`
+
+/** How much more or less after than before; why that is not told. */
+export function changeWords({ changeShare, notAlike, what }: BeforeAfter): string {
+  if (notAlike) return ': one hot, one cold, so they are not compared.'
+  if (changeShare === undefined) return '.'
+  const percent = fixed(Math.abs(100 * changeShare), 0)
+  const more = what === 'leakDown' ? 'leaks' : 'holds'
+  return percent === '0' ? ': the same.' : `: it ${more} ${percent}% ${changeShare > 0 ? 'more' : 'less'}.`
 }

@@ -1,4 +1,5 @@
 import { Button, TextInput } from '@mantine/core'
+import { useState } from 'react'
 import {
   boltsAfterRun,
   checksOf,
@@ -39,6 +40,9 @@ export function Closing({ step }: { readonly step: Step }) {
   )
 }
 
+/** Those that are told by a figure or by what was seen; of the others a word is asked for only where somebody has one. */
+const IN_WORDS: readonly Check['id'][] = ['oilPressure', 'noise', 'lashAgain', 'tensionAgain']
+
 const ANSWERS: readonly EntryOf<'check'>['is'][] = ['done', 'notHere', 'owed']
 
 function OneCheck({ step, check: { id } }: { readonly step: Step; readonly check: Check }) {
@@ -49,6 +53,8 @@ function OneCheck({ step, check: { id } }: { readonly step: Step; readonly check
   const go = useLengthField(`${job.id}:check:${id}:go`, limits)
   const noGo = useLengthField(`${job.id}:check:${id}:noGo`, limits)
   const isGap = id === 'guardGap'
+  const [asked, setAsked] = useState(IN_WORDS.includes(id))
+  const inWords = asked || words.touched
   const said = saidOf(state, id)
   const bolts = boltsAfterRun(sheet, state)
   const named = id === 'boltsAgain' ? bolts.again : id === 'paintLines' ? bolts.paintLines : []
@@ -90,13 +96,15 @@ function OneCheck({ step, check: { id } }: { readonly step: Step; readonly check
           />
         </>
       )}
-      <TextInput
-        aria-label={`What was read or seen: ${checkWords[id]}`}
-        placeholder="what was read or seen"
-        maxLength={300}
-        value={words.text}
-        onChange={(event) => words.setText(event.currentTarget.value)}
-      />
+      {inWords && (
+        <TextInput
+          aria-label={`What was read or seen: ${checkWords[id]}`}
+          placeholder="what was read or seen"
+          maxLength={300}
+          value={words.text}
+          onChange={(event) => words.setText(event.currentTarget.value)}
+        />
+      )}
       <div className="row">
         {ANSWERS.map((is) => (
           <Button
@@ -108,6 +116,11 @@ function OneCheck({ step, check: { id } }: { readonly step: Step; readonly check
             {is === 'notHere' ? 'Nothing here' : is === 'done' ? 'Done' : 'Owed'}
           </Button>
         ))}
+        {!inWords && (
+          <Button variant="quiet" aria-label={`With a word: ${checkWords[id]}`} onClick={() => setAsked(true)}>
+            With a word
+          </Button>
+        )}
       </div>
     </div>
   )

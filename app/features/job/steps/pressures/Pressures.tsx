@@ -1,4 +1,5 @@
 import { Button, Checkbox, NativeSelect, SegmentedControl, TextInput } from '@mantine/core'
+import { lazy, Suspense } from 'react'
 import {
   EVEN_SHARE,
   LEAKS_PERCENT,
@@ -14,9 +15,12 @@ import { partsOf } from '@link-count/core/sheet'
 import { ok } from '@link-count/core/result'
 import { fixed, parsePercent, parsePressure } from '@link-count/core/units'
 import { useDraft, useField } from '../../../../ui/fields'
-import { pressureErrorWords, pressureWords } from '../../../../ui/wording'
+import { pressureErrorWords, pressureFigure, pressureWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { replacing } from '../lash/Lash'
+import { BeforeCranking } from './BeforeCranking'
+
+const BeforeAndAfter = lazy(() => import('./BeforeAndAfter'))
 
 type What = EntryOf<'pressure'>['what']
 
@@ -27,7 +31,10 @@ export function Pressures({ step }: { readonly step: Step }) {
   const what = useDraft(`${job.id}:${step.id}:what`, 'compression')
   const warmth = useDraft(`${job.id}:${step.id}:warmth`, 'cold')
   const wet = useDraft(`${job.id}:${step.id}:wet`)
-  const phase = state.timing && Object.values(state.timing).some(({ left }) => left) ? 'left' : 'found'
+  const isSet =
+    Object.values(state.timing).some(({ left }) => left) || allOf(state, 'lash').some((one) => one.phase === 'left')
+  const when = useDraft(`${job.id}:${step.id}:when`, isSet ? 'left' : 'found')
+  const phase = when.text === 'left' ? 'left' : 'found'
   const kind = what.text as What
   const spread = spreadOf(
     allOf(state, 'pressure').filter((one) => one.phase === phase),
@@ -35,11 +42,21 @@ export function Pressures({ step }: { readonly step: Step }) {
   )
   return (
     <div className="stack">
+      {kind === 'compression' && <BeforeCranking />}
       <NativeSelect
         label="What is read"
         value={what.text}
         onChange={(event) => what.setText(event.currentTarget.value)}
         data={Object.entries(pressureWords).map(([value, label]) => ({ value, label }))}
+      />
+      <SegmentedControl
+        aria-label="Read"
+        value={phase}
+        onChange={when.setText}
+        data={[
+          { value: 'found', label: 'Before the work' },
+          { value: 'left', label: 'After it' },
+        ]}
       />
       <SegmentedControl
         aria-label="The engine is"
@@ -59,7 +76,7 @@ export function Pressures({ step }: { readonly step: Step }) {
       )}
       {sheet.cylinders.map((cylinder) => (
         <PressureField
-          key={`${kind} ${cylinder.id}`}
+          key={`${kind} ${phase} ${cylinder.id}`}
           step={step}
           cylinder={cylinder}
           what={kind}
@@ -69,6 +86,9 @@ export function Pressures({ step }: { readonly step: Step }) {
         />
       ))}
       {spread && <Spread spread={spread} />}
+      <Suspense>
+        <BeforeAndAfter what={kind} />
+      </Suspense>
     </div>
   )
 }
@@ -90,7 +110,7 @@ function PressureField({
 }) {
   const { view, say } = useBench()
   const isLeak = what === 'leakDown'
-  const field = useField(`${view.job.id}:${step.id}:${what}:${cylinder.id}`, isLeak ? parsePercent : parseBar)
+  const field = useField(`${view.job.id}:${step.id}:${what}:${phase}:${cylinder.id}`, isLeak ? parsePercent : parseBar)
   const written = allOf(view.state, 'pressure').find(
     (one) => one.cylinderId === cylinder.id && one.what === what && (one.wet ?? false) === wet && one.phase === phase,
   )
@@ -115,13 +135,12 @@ function PressureField({
       [field],
     )
   }
-  const told =
-    written && (written.bar === undefined ? `${fixed(written.percent ?? 0, 0)}%` : `${fixed(written.bar, 1)} bar`)
+  const told = written && pressureFigure(written)
   return (
     <div className="lash-field">
       <TextInput
         label={`Cylinder ${cylinder.name}`}
-        description={told ? `Written: ${told}${written?.wet ? ', with oil' : ''}` : 'Not written yet'}
+        description={told ? `Written: ${told}` : 'Not written yet'}
         placeholder={isLeak ? '12%' : '9.6 bar, 140 psi'}
         inputMode="decimal"
         maxLength={24}
