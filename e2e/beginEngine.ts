@@ -50,3 +50,14 @@ export async function startTicks(page: Page) {
   await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
   for (const tick of await page.getByRole('checkbox').all()) await tick.click()
 }
+
+/** A job begun for one purpose; its first step is there. */
+export async function beginFor(actor: Actor, purpose: string) {
+  const { page } = actor
+  await actor.press('Start a job')
+  await expect(page.getByRole('heading', { name: 'What is it here for?' })).toBeVisible()
+  await page.getByText(purpose, { exact: true }).click()
+  await expect(page.getByRole('radio', { name: new RegExp(`^${purpose}`) })).toBeChecked()
+  await actor.press(/^Begin: /)
+  await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
+}

@@ -2,7 +2,7 @@ import { expect, test, type Page } from '@playwright/test'
 import { MouseHand, TouchHand, type Actor } from './actor'
 import { allWritten } from './allWritten'
 import { violations } from './axe'
-import { startTicks } from './beginEngine'
+import { beginFor, startTicks } from './beginEngine'
 import { figures, goToStep, newEngine } from './byMarks/steps'
 import { inLong } from './inLong'
 
@@ -11,11 +11,7 @@ const panel = (page: Page) => page.locator('.step-panel').filter({ visible: true
 /** A job that came for clearances alone, made safe; bolts are tightened at its card. */
 async function beginClearances(actor: Actor) {
   const { page } = actor
-  await actor.press('Start a job')
-  await expect(page.getByRole('heading', { name: 'What is it here for?' })).toBeVisible()
-  await page.getByText('Valve clearances', { exact: true }).click()
-  await expect(page.getByRole('radio', { name: /^Valve clearances/ })).toBeChecked()
-  await actor.press(/^Begin: /)
+  await beginFor(actor, 'Valve clearances')
   await startTicks(page)
 }
 

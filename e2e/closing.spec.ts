@@ -2,7 +2,7 @@ import { expect } from '@playwright/test'
 import { MouseHand } from './actor'
 import { allWritten } from './allWritten'
 import { violations } from './axe'
-import { startTicks } from './beginEngine'
+import { beginFor, startTicks } from './beginEngine'
 import { goToStep, newEngine } from './byMarks/steps'
 import { inLong } from './inLong'
 
@@ -16,11 +16,7 @@ inLong(
       ['How many', '2'],
     ])
     await allWritten(page)
-    await actor.press('Start a job')
-    await expect(page.getByRole('heading', { name: 'What is it here for?' })).toBeVisible()
-    await page.getByText('Look only', { exact: true }).click()
-    await expect(page.getByRole('radio', { name: /^Look only/ })).toBeChecked()
-    await actor.press(/^Begin: /)
+    await beginFor(actor, 'Look only')
     await startTicks(page)
     await goToStep(actor, /^Look it over/)
     const of = (name: string) => page.getByRole('group', { name, exact: true })

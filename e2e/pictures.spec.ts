@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test'
 import { MouseHand } from './actor'
 import { allWritten } from './allWritten'
 import { violations } from './axe'
-import { startTicks } from './beginEngine'
+import { beginFor, startTicks } from './beginEngine'
 import { goToStep, newEngine } from './byMarks/steps'
 import { inLong } from './inLong'
 
@@ -55,11 +55,7 @@ inLong('look-only findings with two marked-up pictures, to the card', async ({ p
     ['How many', '1'],
   ])
   await allWritten(page)
-  await actor.press('Start a job')
-  await expect(page.getByRole('heading', { name: 'What is it here for?' })).toBeVisible()
-  await page.getByText('Look only', { exact: true }).click()
-  await expect(page.getByRole('radio', { name: /^Look only/ })).toBeChecked()
-  await actor.press(/^Begin: /)
+  await beginFor(actor, 'Look only')
   await startTicks(page)
   await goToStep(actor, /^Wear/)
 

@@ -2,8 +2,9 @@ import { expect, test } from '@playwright/test'
 import { MouseHand } from './actor'
 import { allWritten } from './allWritten'
 import { violations } from './axe'
-import { startTicks } from './beginEngine'
+import { beginFor, startTicks } from './beginEngine'
 import { goToStep, newEngine } from './byMarks/steps'
+import { inLong } from './inLong'
 
 const CAME_OFF = [
   'upper cover',
@@ -28,12 +29,7 @@ test('a removal list of twelve turned round, one of them put back the other way 
     ['How many', '2'],
   ])
   await allWritten(page)
-  await actor.press('Start a job')
-  await expect(page.getByRole('heading', { name: 'What is it here for?' })).toBeVisible()
-  await page.getByText('Valve clearances', { exact: true }).click()
-  await expect(page.getByRole('radio', { name: /^Valve clearances/ })).toBeChecked()
-  await actor.press(/^Begin: /)
-  await expect(page.getByRole('heading', { name: 'Make safe' })).toBeVisible()
+  await beginFor(actor, 'Valve clearances')
   await actor.open(/^Getting in/)
   for (const what of CAME_OFF) {
     await actor.write('What comes off next', what)
@@ -86,3 +82,60 @@ test('a removal list of twelve turned round, one of them put back the other way 
   await expect(card).toContainText('Put back the other way round: guide plate, the bevel belongs outward.')
   await expect(card).toContainText('4 came out, 0 fitted')
 })
+
+/* A book that says 19 teeth where 20 are counted; two bags, one label each; a thing that is to be got stands first in the next job. */
+inLong(
+  'kit, look-alikes and labels: what is to be got is owed, what is counted holds, each bag has its label',
+  async ({ page }) => {
+    const actor = new MouseHand(page)
+    await newEngine(actor, 'Pump trolley', [
+      ['Cylinders stand', 'in line'],
+      ['How many', '1'],
+    ])
+    await allWritten(page)
+    await beginFor(actor, 'Valve clearances')
+    await actor.open(/^Kit/)
+    await actor.choose('Feeler gauges', 'here')
+    await actor.write('Something more', 'gasket of the rocker cover')
+    await actor.press('Put it on the list')
+    await expect(page.getByRole('combobox', { name: 'gasket of the rocker cover' })).toHaveValue('owed')
+    await expect(page.locator('summary', { hasText: /^Kit/ })).toContainText('1 to be got')
+
+    await actor.open(/^Getting in/)
+    for (const [what, bag] of [
+      ['rocker cover', '1'],
+      ['front sprocket', '2'],
+    ] as const) {
+      await actor.write('What comes off next', what)
+      await actor.write(/^Bag/, bag)
+      await actor.press('It is off')
+      await expect(page.getByRole('listitem').filter({ hasText: `${what}, bag ${bag}` })).toBeVisible()
+    }
+    await actor.open(/^Look-alikes/)
+    await actor.write('What looks alike', 'sprockets')
+    await actor.choose('Told apart by', 'teeth')
+    await actor.write('Which, 1', 'front')
+    await actor.write('Counted, 1', 'many')
+    await expect(page.getByText('That is no teeth: as 19.')).toBeVisible()
+    await actor.write('Counted, 1', '20')
+    await actor.write('Book or model year says, 1', '19 teeth')
+    await actor.write('Which, 2', 'rear')
+    await actor.write('Counted, 2', '20')
+    await actor.press('They are told apart so')
+    await expect(page.getByText('What is counted holds.')).toBeVisible()
+    await expect(page.getByText('Front and rear read the same')).toBeVisible()
+    expect(await violations(page)).toEqual([])
+    await allWritten(page)
+
+    const job = new URL(page.url()).pathname
+    await page.getByRole('link', { name: 'Print labels for the bags' }).click()
+    const labels = page.getByRole('list', { name: 'Bag labels' }).getByRole('listitem')
+    await expect(labels).toHaveCount(2)
+    await expect(labels.first()).toContainText('rocker cover')
+    await expect(labels.first().getByRole('img')).toHaveAccessibleName('Bag 1 as plain text, to be scanned')
+    expect(await violations(page)).toEqual([])
+    await page.goto(`${job}/card`)
+    await expect(page.locator('main')).toContainText('gasket of the rocker cover')
+    await expect(page.locator('main')).toContainText('Front: the book or model year says 19 teeth, 20 is counted.')
+  },
+)

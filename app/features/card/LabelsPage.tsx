@@ -14,26 +14,31 @@ function Labels({ view }: { readonly view: JobView }) {
   if (labels.length === 0)
     return <p className="page-message">Nothing lies in a bag. A bag is numbered as something comes off.</p>
   return (
-    <ol className="bag-labels" aria-label="Bag labels">
-      {labels.map((label) => (
-        <li key={label.bag}>
-          <div>
-            <p className="bag-number">{label.bag}</p>
-            <p>
-              {view.engine.name}, job {view.label}
-            </p>
-            {label.lines.map((line) => (
-              <p key={line}>
-                <strong>{line}</strong>
+    <>
+      <h1 className="unseen">
+        Bag labels of {view.engine.name}, job {view.label}
+      </h1>
+      <ol className="bag-labels" aria-label="Bag labels">
+        {labels.map((label) => (
+          <li key={label.bag}>
+            <div>
+              <p className="bag-number">{label.bag}</p>
+              <p>
+                {view.engine.name}, job {view.label}
               </p>
-            ))}
-          </div>
-          <TextCode
-            text={bagText(view.engine.name, view.label, label)}
-            alt={`Bag ${label.bag} as plain text, to be scanned`}
-          />
-        </li>
-      ))}
-    </ol>
+              {label.lines.map((line) => (
+                <p key={line}>
+                  <strong>{line}</strong>
+                </p>
+              ))}
+            </div>
+            <TextCode
+              text={bagText(view.engine.name, view.label, label)}
+              alt={`Bag ${label.bag} as plain text, to be scanned`}
+            />
+          </li>
+        ))}
+      </ol>
+    </>
   )
 }

@@ -1,4 +1,4 @@
-import { Button, TextInput } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Engine } from '@link-count/core/model'
@@ -6,7 +6,7 @@ import { removeEngine } from '../../domain/removals'
 import { selectJobs } from '../../domain/selectors'
 import { changeEngine } from '../../domain/writes'
 import { useAppDispatch, useAppSelector } from '../../store'
-import { takenOf, useDraft, type Draft } from '../../ui/fields'
+import { takenOf, useDraft, type Draft, WordsInput } from '../../ui/fields'
 import { Fold } from '../../ui/Fold'
 import { saveToFile } from '../../ui/saveToFile'
 import { useAttempt } from '../../ui/useAttempt'
@@ -35,25 +35,22 @@ export function AboutEngine({ engine }: { readonly engine: Engine }) {
   }
   return (
     <Fold title="This engine" note={engine.archived ? 'put away' : 'name, tags, a copy, a file'}>
-      <TextInput
+      <WordsInput
         label="You call the engine"
-        value={name.text}
-        onChange={(event) => name.setText(event.currentTarget.value)}
+        of={name}
         onBlur={() => leave(name, engine.name, (text) => (one) => ({ ...one, name: text }), false)}
         maxLength={120}
       />
-      <TextInput
+      <WordsInput
         label="The engine in a few words"
-        value={description.text}
-        onChange={(event) => description.setText(event.currentTarget.value)}
+        of={description}
         onBlur={() => leave(description, engine.description, (text) => (one) => ({ ...one, description: text }))}
         maxLength={200}
       />
-      <TextInput
+      <WordsInput
         label="Tags, with a comma between"
         placeholder="club, wants a chain"
-        value={tags.text}
-        onChange={(event) => tags.setText(event.currentTarget.value)}
+        of={tags}
         onBlur={() =>
           leave(tags, (engine.tags ?? []).join(', '), (text) => (one) => withValue(one, 'tags', tagsOf(text)))
         }

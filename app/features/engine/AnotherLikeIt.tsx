@@ -1,4 +1,4 @@
-import { Button, TextInput } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { nanoid } from 'nanoid'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
@@ -6,7 +6,7 @@ import type { Engine } from '@link-count/core/model'
 import { copySheet, type CopiedFigures } from '@link-count/core/starters'
 import { beginEngine } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
-import { takenOf, useDraft } from '../../ui/fields'
+import { takenOf, useDraft, WordsInput } from '../../ui/fields'
 import { Fold } from '../../ui/Fold'
 import { useAttempt } from '../../ui/useAttempt'
 import { useWorkshop } from '../../ui/WorkshopContext'
@@ -39,10 +39,9 @@ export function AnotherLikeIt({ engine }: { readonly engine: Engine }) {
   }
   return (
     <Fold title="Another engine like it" note="a copy, its figures to be checked">
-      <TextInput
+      <WordsInput
         label="You call the other engine"
-        value={name.text}
-        onChange={(event) => name.setText(event.currentTarget.value)}
+        of={name}
         error={
           asked && name.text.trim() === '' ? 'It needs a name: what is painted on it, or where it stands.' : undefined
         }

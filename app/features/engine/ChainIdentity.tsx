@@ -1,8 +1,7 @@
-import { TextInput } from '@mantine/core'
 import { identifyChain, loopKinds } from '@link-count/core/drive'
 import { fixed, formatInches, formatMm } from '@link-count/core/units'
 import { typedLimits } from '@link-count/core/model'
-import { LengthInput, parseWhole, useField, useLengthField, wholeWords } from '../../ui/fields'
+import { LengthInput, parseWhole, useField, useLengthField, wholeWords, WordsInput } from '../../ui/fields'
 import { useSheetEditor } from './SheetEditor'
 import { Fold } from '../../ui/Fold'
 
@@ -28,10 +27,9 @@ export function ChainIdentity() {
     <Fold title="Which chain is it, and how worn">
       <div className="two-fields">
         <LengthInput example="305 mm, 12 in" field={span} label="Measured, pulled lightly" />
-        <TextInput
+        <WordsInput
           label="Over so many pitches"
-          value={over.text}
-          onChange={(event) => over.setText(event.currentTarget.value)}
+          of={over}
           onBlur={over.leave}
           error={over.error && wholeWords(over.error)}
           maxLength={4}

@@ -1,11 +1,11 @@
-import { Button, TextInput } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { useState } from 'react'
 import type { Job } from '@link-count/core/model'
 import { removeJob } from '../../domain/removals'
 import { changeJob } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
 import { Dialog } from '../../ui/Dialog'
-import { takenOf, useDraft, type Draft } from '../../ui/fields'
+import { takenOf, useDraft, type Draft, WordsInput } from '../../ui/fields'
 import { useAttempt } from '../../ui/useAttempt'
 import { DeleteDialog } from './DeleteDialog'
 import { withValue } from './sheetChanges'
@@ -47,10 +47,9 @@ export function JobDialog({
   return (
     <Dialog title={`Job ${label}`} onClose={onClose}>
       <div className="stack">
-        <TextInput
+        <WordsInput
           label="Why it is here"
-          value={reason.text}
-          onChange={(event) => reason.setText(event.currentTarget.value)}
+          of={reason}
           onBlur={() => {
             const text = reason.text.trim()
             if (text === job.reason) reason.drop()

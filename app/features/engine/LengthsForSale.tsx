@@ -1,8 +1,7 @@
-import { TextInput } from '@mantine/core'
 import { judgeLengths } from '@link-count/core/drive'
 import type { BuildSheet } from '@link-count/core/model'
 import { fixed } from '@link-count/core/units'
-import { useDraft } from '../../ui/fields'
+import { useDraft, WordsInput } from '../../ui/fields'
 import { loopWords } from '../../ui/wording'
 import { useSheetEditor } from './SheetEditor'
 import { Fold } from '../../ui/Fold'
@@ -25,11 +24,10 @@ export function LengthsForSale({ sheet }: { readonly sheet: BuildSheet }) {
   if (sheet.loops.length === 0) return null
   return (
     <Fold title="Lengths you can buy">
-      <TextInput
+      <WordsInput
         label="Pitches or teeth, as offered"
         placeholder="108 109 110"
-        value={offered.text}
-        onChange={(event) => offered.setText(event.currentTarget.value)}
+        of={offered}
         error={refused ? 'Whole numbers from 6 to 2000.' : undefined}
         maxLength={80}
       />

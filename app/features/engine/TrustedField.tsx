@@ -1,9 +1,18 @@
-import { Button, TextInput } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { useEffect, useEffectEvent, useRef } from 'react'
 import { sheetLimits, type Limits, type Trusted } from '@link-count/core/model'
 import type { Result } from '@link-count/core/result'
 import { parseDegrees, parseDirection, parseForce, parseTorqueWithin, type AngleError } from '@link-count/core/units'
-import { LengthInput, parseWhole, useBareUnit, useField, useLengthField, wholeWords, type Taken } from '../../ui/fields'
+import {
+  LengthInput,
+  parseWhole,
+  useBareUnit,
+  useField,
+  useLengthField,
+  wholeWords,
+  type Taken,
+  WordsInput,
+} from '../../ui/fields'
 import { forceErrorWords, numberWords, torqueErrorWords } from '../../ui/wording'
 import { useFigureKey } from './ChosenPart'
 import { useSheetEditor } from './SheetEditor'
@@ -106,15 +115,14 @@ function NumberField<E extends { readonly code: string } = AngleError>({
   }
   return (
     <div className="trusted-field">
-      <TextInput
+      <WordsInput
         label={props.label}
         description={props.help}
         placeholder={props.example}
         inputMode={inputMode}
-        value={field.text}
-        onChange={(event) => field.setText(event.currentTarget.value)}
+        of={field}
         onBlur={leave}
-        onKeyDown={(event) => event.key === 'Enter' && leave()}
+        onEnter={() => leave()}
         error={field.error && words(field.error)}
         maxLength={60}
       />

@@ -1,4 +1,4 @@
-import { Button, Checkbox, NativeSelect, Textarea, TextInput } from '@mantine/core'
+import { Button, Checkbox, NativeSelect, Textarea } from '@mantine/core'
 import { nanoid } from 'nanoid'
 import { useState } from 'react'
 import type { NewEntry, StepKind } from '@link-count/core/model'
@@ -6,7 +6,7 @@ import { catalogueOf, idOfNext, mayLeaveOut, targetsOf, whatItNeeds, type Step }
 import { changeEngine } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
 import { Dialog } from '../../ui/Dialog'
-import { takenOf, useDraft } from '../../ui/fields'
+import { takenOf, useDraft, WordsInput } from '../../ui/fields'
 import { Pin } from '../../ui/ChainProgress'
 import { pinState } from '../../ui/pinState'
 import { useAttempt } from '../../ui/useAttempt'
@@ -240,13 +240,7 @@ function Keep() {
   return (
     <section className="stack keep-run-sheet" aria-label="Keep it as you do it here">
       <div className="row">
-        <TextInput
-          label="Keep it, called"
-          placeholder="belt change as we do it"
-          maxLength={80}
-          value={name.text}
-          onChange={(event) => name.setText(event.currentTarget.value)}
-        />
+        <WordsInput label="Keep it, called" placeholder="belt change as we do it" maxLength={80} of={name} />
         <Button variant="default" disabled={name.text.trim() === ''} onClick={() => void keep()}>
           Keep this run sheet
         </Button>

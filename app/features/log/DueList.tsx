@@ -1,4 +1,4 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { Button, NativeSelect } from '@mantine/core'
 import { nanoid } from 'nanoid'
 import { useState } from 'react'
 import type { Due, Engine } from '@link-count/core/model'
@@ -8,7 +8,7 @@ import type { JobView } from '../../domain/views'
 import { changeEngine } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
 import { download } from '../../ui/download'
-import { takenOf, useDraft, type Draft } from '../../ui/fields'
+import { takenOf, useDraft, type Draft, WordsInput } from '../../ui/fields'
 import { fileName } from '../../ui/fileName'
 import { Fold } from '../../ui/Fold'
 import { useAttempt } from '../../ui/useAttempt'
@@ -157,34 +157,15 @@ function AddDue({
     <Fold title="Keep one more" note="ours, or as is common">
       <UsualIntervals onAdd={(one) => void onAdd({ id: nanoid(), ...one }, [])} />
       <div className="row">
-        <TextInput
-          label="What is done"
-          placeholder="chain adjusted"
-          maxLength={80}
-          value={what.text}
-          onChange={(event) => what.setText(event.currentTarget.value)}
-        />
-        <TextInput
-          label="Every"
-          placeholder="4000"
-          inputMode="decimal"
-          value={every.text}
-          onChange={(event) => every.setText(event.currentTarget.value)}
-          error={bad || undefined}
-        />
+        <WordsInput label="What is done" placeholder="chain adjusted" maxLength={80} of={what} />
+        <WordsInput label="Every" placeholder="4000" inputMode="decimal" of={every} error={bad || undefined} />
         <NativeSelect
           aria-label="Counted in"
           value={unit}
           onChange={(event) => setUnit(event.currentTarget.value as 'hours')}
           data={['hours', 'miles', 'km', 'races']}
         />
-        <TextInput
-          label="Or every so many months"
-          placeholder="60"
-          inputMode="decimal"
-          value={months.text}
-          onChange={(event) => months.setText(event.currentTarget.value)}
-        />
+        <WordsInput label="Or every so many months" placeholder="60" inputMode="decimal" of={months} />
         <Button variant="default" disabled={what.text.trim() === ''} onClick={add}>
           Keep it
         </Button>

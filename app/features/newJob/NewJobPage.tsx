@@ -1,4 +1,5 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { Button, NativeSelect } from '@mantine/core'
+import { WordsInput } from '../../ui/fields'
 import { useState } from 'react'
 import { useLocation, useNavigate, useParams } from 'react-router'
 import type { BuildSheet, Engine, Job } from '@link-count/core/model'
@@ -80,13 +81,7 @@ function NewJob({
           />
           <section aria-labelledby="why-label">
             <h2 id="why-label">For the card</h2>
-            <TextInput
-              label="Why it is here"
-              placeholder="rattles at idle"
-              maxLength={400}
-              value={job.reason.text}
-              onChange={(event) => job.reason.setText(event.currentTarget.value)}
-            />
+            <WordsInput label="Why it is here" placeholder="rattles at idle" maxLength={400} of={job.reason} />
             <Meter meter={job.meter} bad={job.badMeter} unit={job.unit} onUnit={job.setUnit} />
           </section>
           <p className="soft">
@@ -111,13 +106,12 @@ const Meter = ({
   readonly onUnit: (unit: MeterUnit) => void
 }) => (
   <div className="row">
-    <TextInput
+    <WordsInput
       label="It has run, if you know"
       placeholder="1240"
       inputMode="decimal"
       maxLength={12}
-      value={meter.text}
-      onChange={(event) => meter.setText(event.currentTarget.value)}
+      of={meter}
       error={bad ? 'A number from 0 up.' : undefined}
     />
     <NativeSelect

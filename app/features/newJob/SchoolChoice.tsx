@@ -1,4 +1,5 @@
-import { Checkbox, NativeSelect, Textarea, TextInput } from '@mantine/core'
+import { Checkbox, NativeSelect, Textarea } from '@mantine/core'
+import { WordsInput } from '../../ui/fields'
 import type { BuildSheet, ChosenSchools, StepKind } from '@link-count/core/model'
 import type { Schools } from '@link-count/core/runSheet'
 import type { Draft } from '../../ui/fields'
@@ -105,12 +106,6 @@ const OwnBands = ({
       onChange={(event) => text.setText(event.currentTarget.value)}
       error={error}
     />
-    <TextInput
-      label="Where they come from"
-      placeholder="our own engines, since 2011"
-      maxLength={80}
-      value={source.text}
-      onChange={(event) => source.setText(event.currentTarget.value)}
-    />
+    <WordsInput label="Where they come from" placeholder="our own engines, since 2011" maxLength={80} of={source} />
   </div>
 )

@@ -1,4 +1,4 @@
-import { Button, Checkbox, NativeSelect, SegmentedControl, TextInput } from '@mantine/core'
+import { Button, Checkbox, NativeSelect, SegmentedControl } from '@mantine/core'
 import { nanoid } from 'nanoid'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
@@ -6,7 +6,7 @@ import type { Layout } from '@link-count/core/cylinders'
 import { ASKS_PULLED, beginSheet, calledOtherwise, type Pulled } from '@link-count/core/starters'
 import { beginEngine } from '../../domain/writes'
 import { useAppDispatch } from '../../store'
-import { takenOf, useDraft } from '../../ui/fields'
+import { takenOf, useDraft, WordsInput } from '../../ui/fields'
 import { useAttempt } from '../../ui/useAttempt'
 import { useWorkshop } from '../../ui/WorkshopContext'
 import { Dialog } from '../../ui/Dialog'
@@ -121,20 +121,18 @@ export default function NewEngineDialog({ onClose }: { readonly onClose: () => v
           void make()
         }}
       >
-        <TextInput
+        <WordsInput
           label="What you call it"
           placeholder="Saw bench engine"
-          value={name.text}
-          onChange={(event) => name.setText(event.currentTarget.value)}
+          of={name}
           error={missing ? 'It needs a name: what is painted on it, or where it stands.' : undefined}
           maxLength={120}
           data-autofocus
         />
-        <TextInput
+        <WordsInput
           label="In a few words"
           placeholder="two cylinders in line, petrol, one chain"
-          value={description.text}
-          onChange={(event) => description.setText(event.currentTarget.value)}
+          of={description}
           maxLength={200}
         />
         <CylinderFields shape={shape} change={change} />

@@ -1,9 +1,9 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { Button, NativeSelect } from '@mantine/core'
 import { nanoid } from 'nanoid'
 import { useState } from 'react'
 import type { BuildSheet, RimMark } from '@link-count/core/model'
 import type { Side } from '@link-count/core/units'
-import { useDraft, useField, type Taken, type Draft } from '../fields'
+import { useDraft, useField, type Taken, type Draft, WordsInput } from '../fields'
 import { cutForWords, parseClaim, scaleWords } from '../wording'
 
 const claims: readonly RimMark['cutFor'][] = ['tdc', 'spark', 'pose']
@@ -66,11 +66,10 @@ export function RimMarkForm({
         />
       )}
       {wantsClaim && (
-        <TextInput
+        <WordsInput
           label="It claims to stand"
           placeholder="28 before"
-          value={claim.text}
-          onChange={(event) => claim.setText(event.currentTarget.value)}
+          of={claim}
           onBlur={claim.leave}
           error={claim.error && scaleWords(claim.error)}
           maxLength={30}
@@ -98,21 +97,14 @@ const NameAndPlace = ({
   readonly missing: boolean
 }) => (
   <>
-    <TextInput
+    <WordsInput
       label="The mark"
       placeholder="long line, yellow notch"
-      value={name.text}
-      onChange={(event) => name.setText(event.currentTarget.value)}
+      of={name}
       error={missing ? 'It needs a name: how does one know it from the others?' : undefined}
       maxLength={60}
     />
-    <TextInput
-      label="Where it is"
-      placeholder="pulley rim, flywheel"
-      value={where.text}
-      onChange={(event) => where.setText(event.currentTarget.value)}
-      maxLength={60}
-    />
+    <WordsInput label="Where it is" placeholder="pulley rim, flywheel" of={where} maxLength={60} />
   </>
 )
 

@@ -1,4 +1,5 @@
 import { judgeAlike, type ToldApart } from '@link-count/core/lookAlikes'
+import { upperFirst } from './upperFirst'
 
 export const differsWords: Readonly<
   Record<ToldApart['by'], { readonly name: string; readonly example: string; readonly seen: string }>
@@ -20,8 +21,9 @@ export function alikeWarnings(told: Pick<ToldApart, 'by' | 'ones'>): string[] {
   const { name, seen } = differsWords[told.by]
   return [
     ...against.map(
-      (one) => `${one.name}: the book or model year says ${one.book}, ${one.reads} is ${seen}. What is ${seen} holds.`,
+      (one) =>
+        `${upperFirst(one.name)}: the book or model year says ${one.book}, ${one.reads} is ${seen}. What is ${seen} holds.`,
     ),
-    ...notTold.map(([a, b]) => `${a.name} and ${b.name} read the same: ${name} does not tell them apart.`),
+    ...notTold.map(([a, b]) => `${upperFirst(a.name)} and ${b.name} read the same: ${name} does not tell them apart.`),
   ]
 }

@@ -1,10 +1,10 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { Button, NativeSelect } from '@mantine/core'
 import { useState } from 'react'
 import { judgeFiring, throwPatterns, type FiringPlaces } from '@link-count/core/cylinders'
 import { sheetLimits, type BuildSheet, type Cylinder } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { fixed } from '@link-count/core/units'
-import { useDraft } from '../../../ui/fields'
+import { useDraft, WordsInput } from '../../../ui/fields'
 import {
   firingEvenly,
   orderFromNames,
@@ -113,13 +113,12 @@ function Order() {
     void apply((s) => withValue(s, 'firingOrder', sourced(ids, order.text.trim(), source)), [order])
   }
   return (
-    <TextInput
+    <WordsInput
       label="Firing order"
       placeholder={sheet.cylinders.map(({ name }) => name).join('-')}
-      value={order.text}
-      onChange={(event) => order.setText(event.currentTarget.value)}
+      of={order}
       onBlur={take}
-      onKeyDown={(event) => event.key === 'Enter' && take()}
+      onEnter={() => take()}
       error={refused ? `An order names each of ${sheet.cylinders.map(({ name }) => name).join(', ')} once.` : undefined}
       maxLength={100}
     />

@@ -1,11 +1,18 @@
 import { inSentence } from '../../../ui/wording'
-import { Button, SegmentedControl, TextInput } from '@mantine/core'
+import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { arcFromEnds, type Arc, type ArcError } from '@link-count/core/geometry'
 import { sheetLimits, type Member } from '@link-count/core/model'
 import { partsOf } from '@link-count/core/sheet'
 import { degFromRad, fixed, formatMm, wrapTo360 } from '@link-count/core/units'
-import { LengthInput, useDirectionField, useLengthField, type DegreesField, type LengthField } from '../../../ui/fields'
+import {
+  LengthInput,
+  useDirectionField,
+  useLengthField,
+  type DegreesField,
+  type LengthField,
+  WordsInput,
+} from '../../../ui/fields'
 import { Fold } from '../../../ui/Fold'
 import { patchMember, type SheetChange } from '../sheetChanges'
 import { useSheetEditor } from '../SheetEditor'
@@ -96,11 +103,10 @@ function ByDirections({ member }: { readonly member: Member }) {
 }
 
 const DirectionInput = ({ field, label }: { readonly field: DegreesField; readonly label: string }) => (
-  <TextInput
+  <WordsInput
     label={label}
     placeholder="1 o'clock, or 30"
-    value={field.text}
-    onChange={(event) => field.setText(event.currentTarget.value)}
+    of={field}
     onBlur={field.leave}
     error={field.error && directionWords(field.error)}
   />

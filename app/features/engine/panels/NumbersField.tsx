@@ -1,7 +1,6 @@
-import { TextInput } from '@mantine/core'
 import type { Limits } from '@link-count/core/model'
 import { parseNumber } from '@link-count/core/units'
-import { useDraft } from '../../../ui/fields'
+import { useDraft, WordsInput } from '../../../ui/fields'
 import type { SheetChange } from '../sheetChanges'
 import { useFigureKey } from '../ChosenPart'
 import { useSheetEditor } from '../SheetEditor'
@@ -44,13 +43,12 @@ export function NumbersField({
     else draft.drop()
   }
   return (
-    <TextInput
+    <WordsInput
       label={label}
       description={help}
-      value={draft.text}
-      onChange={(event) => draft.setText(event.currentTarget.value)}
+      of={draft}
       onBlur={leave}
-      onKeyDown={(event) => event.key === 'Enter' && leave()}
+      onEnter={() => leave()}
       error={
         bad !== undefined
           ? `“${bad.slice(0, 20)}”: write ${whole ? 'a whole number' : 'a number'} from ${least} to ${greatest}.`

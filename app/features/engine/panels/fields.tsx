@@ -1,6 +1,6 @@
-import { NativeSelect, TextInput } from '@mantine/core'
+import { NativeSelect } from '@mantine/core'
 import type { ReactNode } from 'react'
-import { FieldGroup, useDraft } from '../../../ui/fields'
+import { FieldGroup, useDraft, WordsInput } from '../../../ui/fields'
 import type { SheetChange } from '../sheetChanges'
 import { useFigureKey } from '../ChosenPart'
 import { useSheetEditor } from '../SheetEditor'
@@ -59,15 +59,7 @@ export function WordsField({
     if ((text !== '' || mayBeEmpty) && text !== value) void apply(change(text), [draft])
     else draft.drop()
   }
-  return (
-    <TextInput
-      label={label}
-      value={draft.text}
-      onChange={(event) => draft.setText(event.currentTarget.value)}
-      onBlur={leave}
-      maxLength={mayBeEmpty ? 120 : 60}
-    />
-  )
+  return <WordsInput label={label} of={draft} onBlur={leave} maxLength={mayBeEmpty ? 120 : 60} />
 }
 
 /** What a part is called here: every screen and the next card says it so; cards that are signed keep the old name. */

@@ -1,4 +1,4 @@
-import { Button, TextInput } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { useState } from 'react'
 import {
   boltsAfterRun,
@@ -12,7 +12,7 @@ import {
 import { entryLimits, type EntryOf } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { Fold } from '../../../ui/Fold'
-import { LengthInput, useDraft, useLengthField } from '../../../ui/fields'
+import { LengthInput, useDraft, useLengthField, WordsInput } from '../../../ui/fields'
 import { checkIsWords, checkWhenWords, checkWords, guardGapWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import './Closing.css'
@@ -97,12 +97,11 @@ function OneCheck({ step, check: { id } }: { readonly step: Step; readonly check
         </>
       )}
       {inWords && (
-        <TextInput
+        <WordsInput
           aria-label={`What was read or seen: ${checkWords[id]}`}
           placeholder="what was read or seen"
           maxLength={300}
-          value={words.text}
-          onChange={(event) => words.setText(event.currentTarget.value)}
+          of={words}
         />
       )}
       <div className="row">

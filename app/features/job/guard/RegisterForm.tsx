@@ -1,8 +1,8 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { Button, NativeSelect } from '@mantine/core'
 import { nanoid } from 'nanoid'
 import { holdsOf, registerItems } from '@link-count/core/ledger'
 import type { ItemKind } from '@link-count/core/model'
-import { useDraft } from '../../../ui/fields'
+import { useDraft, WordsInput } from '../../../ui/fields'
 import { itemWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import './RegisterForm.css'
@@ -27,13 +27,7 @@ export function RegisterForm() {
           .filter(([value]) => !registerItems[value as ItemKind].relieves)
           .map(([value, words]) => ({ value, label: `${words.name} ${words.in}` }))}
       />
-      <TextInput
-        label="Where"
-        placeholder="plug hole 2"
-        maxLength={120}
-        value={where.text}
-        onChange={(event) => where.setText(event.currentTarget.value)}
-      />
+      <WordsInput label="Where" placeholder="plug hole 2" maxLength={120} of={where} />
       <Button variant="default" onClick={add}>
         It is so
       </Button>

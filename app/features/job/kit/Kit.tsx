@@ -1,9 +1,9 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { Button, NativeSelect } from '@mantine/core'
 import { nanoid } from 'nanoid'
 import { kitOf, saidOfKit, type KitIs, type KitLine } from '@link-count/core/kit'
 import type { Step } from '@link-count/core/runSheet'
 import { Fold } from '../../../ui/Fold'
-import { useDraft } from '../../../ui/fields'
+import { useDraft, WordsInput } from '../../../ui/fields'
 import { kitIsWords, kitWords, partNameOf } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import './Kit.css'
@@ -53,13 +53,12 @@ export function Kit({ step }: { readonly step: Step }) {
         })}
       </ul>
       <div className="row">
-        <TextInput
+        <WordsInput
           label="Something more"
           placeholder="gasket of the rocker cover"
           maxLength={200}
-          value={own.text}
-          onChange={(event) => own.setText(event.currentTarget.value)}
-          onKeyDown={(event) => event.key === 'Enter' && void add()}
+          of={own}
+          onEnter={() => add()}
         />
         <Button variant="default" disabled={own.text.trim() === ''} onClick={() => void add()}>
           Put it on the list

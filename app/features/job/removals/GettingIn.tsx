@@ -1,9 +1,9 @@
-import { Button, Checkbox, TextInput } from '@mantine/core'
+import { Button, Checkbox } from '@mantine/core'
 import { Link } from 'react-router'
 import { removalsOf } from '@link-count/core/removals'
 import type { Step } from '@link-count/core/runSheet'
 import { Fold } from '../../../ui/Fold'
-import { wholeWords } from '../../../ui/fields'
+import { wholeWords, WordsInput } from '../../../ui/fields'
 import { useWorkshop } from '../../../ui/WorkshopContext'
 import { inSentence } from '../../../ui/wording'
 import { useBench } from '../JobContext'
@@ -57,30 +57,22 @@ function ComesOff({ step }: { readonly step: Step }) {
   const { what, belongs, lies, bag, nextBag, is, held, waits, write } = useComesOff(step)
   return (
     <div className="stack">
-      <TextInput
+      <WordsInput
         label="What comes off next"
         placeholder="upper cover"
         maxLength={200}
-        value={what.text}
-        onChange={(event) => what.setText(event.currentTarget.value)}
-        onKeyDown={(event) => event.key === 'Enter' && void write()}
+        of={what}
+        onEnter={() => write()}
       />
       <FoundBefore what={what.text} />
       <div className="row">
-        <TextInput
-          label="Where it belongs"
-          placeholder="timing side"
-          maxLength={200}
-          value={belongs.text}
-          onChange={(event) => belongs.setText(event.currentTarget.value)}
-        />
-        <TextInput
+        <WordsInput label="Where it belongs" placeholder="timing side" maxLength={200} of={belongs} />
+        <WordsInput
           label="Bag"
           placeholder={String(nextBag)}
           inputMode="numeric"
           maxLength={4}
-          value={bag.text}
-          onChange={(event) => bag.setText(event.currentTarget.value)}
+          of={bag}
           error={bag.error && wholeWords(bag.error)}
         />
       </div>
@@ -89,12 +81,11 @@ function ComesOff({ step }: { readonly step: Step }) {
         checked={is.twoWays}
         onChange={(event) => is.setTwoWays(event.currentTarget.checked)}
       />
-      <TextInput
+      <WordsInput
         label="Which way round it was"
         description="What faces where: a bevel, writing on a belt, a number, the face of a sprocket."
         maxLength={300}
-        value={lies.text}
-        onChange={(event) => lies.setText(event.currentTarget.value)}
+        of={lies}
         error={
           is.twoWays && lies.text.trim() === '' ? 'It fits two ways, so which way it was is written first.' : undefined
         }

@@ -1,9 +1,9 @@
-import { Button, TextInput } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { entryLimits } from '@link-count/core/model'
 import { talliesOf } from '@link-count/core/removals'
 import type { Step } from '@link-count/core/runSheet'
 import { Fold } from '../../../ui/Fold'
-import { parseWhole, useDraft, useField, wholeWords } from '../../../ui/fields'
+import { parseWhole, useDraft, useField, wholeWords, WordsInput } from '../../../ui/fields'
 import { useBench } from '../JobContext'
 
 /** Small parts counted: so many of each in each place, as they came out and as they were fitted. */
@@ -33,27 +33,14 @@ export function SmallParts({ step }: { readonly step: Step }) {
           {one.where ? `, ${one.where}` : ''}: {one.out} out, {one.fitted} fitted
         </p>
       ))}
-      <TextInput
-        label="What they are"
-        placeholder="copper washers"
-        maxLength={120}
-        value={what.text}
-        onChange={(event) => what.setText(event.currentTarget.value)}
-      />
+      <WordsInput label="What they are" placeholder="copper washers" maxLength={120} of={what} />
       <div className="row">
-        <TextInput
-          label="Of which place"
-          placeholder="injector 1"
-          maxLength={120}
-          value={where.text}
-          onChange={(event) => where.setText(event.currentTarget.value)}
-        />
-        <TextInput
+        <WordsInput label="Of which place" placeholder="injector 1" maxLength={120} of={where} />
+        <WordsInput
           label="How many of them"
           inputMode="numeric"
           maxLength={4}
-          value={n.text}
-          onChange={(event) => n.setText(event.currentTarget.value)}
+          of={n}
           error={n.error && wholeWords(n.error)}
         />
       </div>

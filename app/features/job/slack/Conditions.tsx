@@ -1,7 +1,7 @@
-import { SegmentedControl, TextInput } from '@mantine/core'
+import { SegmentedControl } from '@mantine/core'
 import { entryLimits, type EntryOf } from '@link-count/core/model'
 import { parseDegrees } from '@link-count/core/units'
-import { useDraft, useField } from '../../../ui/fields'
+import { useDraft, useField, WordsInput } from '../../../ui/fields'
 import { numberWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 
@@ -39,13 +39,12 @@ export function Conditions({
         />
       </div>
       {by === 'pitch' && (
-        <TextInput
+        <WordsInput
           label="How warm it is, °C"
           description="A target in hertz is for its own run, place of the crank and warmth."
           inputMode="decimal"
           maxLength={8}
-          value={degC.text}
-          onChange={(event) => degC.setText(event.currentTarget.value)}
+          of={degC}
           onBlur={degC.leave}
           error={degC.text.trim() !== '' && degC.error && numberWords(degC.error)}
         />

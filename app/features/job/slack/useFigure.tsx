@@ -1,8 +1,8 @@
-import { NativeSelect, TextInput } from '@mantine/core'
+import { NativeSelect } from '@mantine/core'
 import { entryLimits, type EntryOf } from '@link-count/core/model'
 import { SLACK_PLUS_MINUS, TWIST_PLUS_MINUS_DEG } from '@link-count/core/tension'
 import { parseDegrees } from '@link-count/core/units'
-import { LengthInput, useDraft, useField, useLengthField, type Taken } from '../../../ui/fields'
+import { LengthInput, useDraft, useField, useLengthField, type Taken, WordsInput } from '../../../ui/fields'
 import { feltWords, numberWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 import type { ChosenRound } from './useRound'
@@ -45,15 +45,14 @@ export function useFigure({ of: { by } }: ChosenRound, key: string): Figure {
   if (by === 'links' || by === 'twist' || by === 'pitch')
     return {
       input: (label, onEnter) => (
-        <TextInput
+        <WordsInput
           label={label}
           placeholder={by === 'links' ? '1/2' : by === 'twist' ? '90' : '96.2'}
           inputMode="decimal"
           maxLength={16}
-          value={number.text}
-          onChange={(event) => number.setText(event.currentTarget.value)}
+          of={number}
           onBlur={number.leave}
-          onKeyDown={(event) => event.key === 'Enter' && onEnter()}
+          onEnter={() => onEnter()}
           error={number.error && numberWords(number.error)}
         />
       ),

@@ -1,10 +1,10 @@
-import { Button, SegmentedControl, TextInput } from '@mantine/core'
+import { Button, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import { gearsOf, readMeshCount } from '@link-count/core/drive'
 import { lastOf } from '@link-count/core/ledger'
 import { entryLimits, type Coupling, type Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { parseWhole, useField, wholeWords } from '../../../ui/fields'
+import { parseWhole, useField, wholeWords, WordsInput } from '../../../ui/fields'
 import { inSentence, meshReadWords } from '../../../ui/wording'
 import { useBench } from '../JobContext'
 
@@ -44,11 +44,10 @@ export function MeshCount({
       <Button variant={written ? 'quiet' : 'filled'} onClick={() => void write(0, 'face each other')}>
         The marks face each other
       </Button>
-      <TextInput
+      <WordsInput
         label={`Teeth between the mark of the ${driver} and that of the ${driven}`}
         inputMode="numeric"
-        value={field.text}
-        onChange={(event) => field.setText(event.currentTarget.value)}
+        of={field}
         onBlur={field.leave}
         error={field.error && wholeWords(field.error)}
       />

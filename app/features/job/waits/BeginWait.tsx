@@ -1,11 +1,11 @@
-import { Button, SegmentedControl, TextInput } from '@mantine/core'
+import { Button, SegmentedControl } from '@mantine/core'
 import { nanoid } from 'nanoid'
 import { useState } from 'react'
 import { entryLimits, type EntryOf } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { USUAL_WAIT } from '@link-count/core/waits'
 import { Fold } from '../../../ui/Fold'
-import { parseWhole, useDraft, useField, wholeWords, type Field } from '../../../ui/fields'
+import { parseWhole, useDraft, useField, wholeWords, type Field, WordsInput } from '../../../ui/fields'
 import { waitFromWords } from '../../../ui/wording'
 import { useWorkshop } from '../../../ui/WorkshopContext'
 import { useBench } from '../JobContext'
@@ -59,24 +59,16 @@ export function BeginWait({ step }: { readonly step: Step }) {
       />
       {asksAlarm && <Alarm alarm={alarm} onAlarm={setAlarm} />}
       <From holds={holds} from={from} day={day} onDay={setDay} />
-      <TextInput
+      <WordsInput
         label="How long, minutes"
         description="Common practice: 20 for a crankcase, 15 for a coupling. The maker’s own figure comes first."
         inputMode="numeric"
         maxLength={4}
-        value={minutes.text}
-        onChange={(event) => minutes.setText(event.currentTarget.value)}
+        of={minutes}
         onBlur={minutes.leave}
         error={minutes.error && wholeWords(minutes.error)}
       />
-      {holds === 'other' && (
-        <TextInput
-          label="What must wait"
-          maxLength={200}
-          value={where.text}
-          onChange={(event) => where.setText(event.currentTarget.value)}
-        />
-      )}
+      {holds === 'other' && <WordsInput label="What must wait" maxLength={200} of={where} />}
       <Button variant="filled" fullWidth disabled={asksAlarm && alarm === ''} onClick={begin}>
         Begin the wait
       </Button>
@@ -116,13 +108,12 @@ const From = ({
   readonly onDay: (day: string) => void
 }) => (
   <div className="row">
-    <TextInput
+    <WordsInput
       label={waitFromWords[holds]}
       description="Hours and minutes, as on a watch."
       placeholder="10:05"
       maxLength={8}
-      value={from.text}
-      onChange={(event) => from.setText(event.currentTarget.value)}
+      of={from}
       onBlur={from.leave}
       error={from.error && clockErrorWords[from.error.code]}
     />

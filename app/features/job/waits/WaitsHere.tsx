@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { judgeWait, openWaits, type Wait, type WaitStands } from '@link-count/core/waits'
 import type { EntryOf } from '@link-count/core/model'
 import { Fold } from '../../../ui/Fold'
-import { useDraft } from '../../../ui/fields'
+import { useDraft, WordsInput } from '../../../ui/fields'
 import { formatClock, upperFirst, waitFromWords, waitHoldsWords, waitNotKnownWords } from '../../../ui/wording'
 import { useClocks } from '../../../ui/waits/useClocks'
 import { useBench } from '../JobContext'
@@ -82,14 +82,7 @@ function ByRule({ ends }: { readonly ends: Ends }) {
   const role = useDraft(`${job.id}:wait:role`)
   const source = useDraft(`${job.id}:wait:source`)
   const all = [rule, role, source]
-  const field = (label: string, draft: typeof rule) => (
-    <TextInput
-      label={label}
-      maxLength={300}
-      value={draft.text}
-      onChange={(event) => draft.setText(event.currentTarget.value)}
-    />
-  )
+  const field = (label: string, draft: typeof rule) => <WordsInput label={label} maxLength={300} of={draft} />
   return (
     <div className="stack">
       {field('The maker’s rule', rule)}

@@ -1,9 +1,9 @@
-import { Button, TextInput } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { layBolts, tighteningOrder } from '@link-count/core/fasteners'
 import { BOLT_ORDERS, BOLTS_LAID, type Bolt, type BoltGroup } from '@link-count/core/model'
 import { BoltPattern } from '../../../../ui/bolts/BoltPattern'
-import { parseWhole, useField, wholeWords } from '../../../../ui/fields'
+import { parseWhole, useField, wholeWords, WordsInput } from '../../../../ui/fields'
 import { boltOrderWords, boltsLaidWords } from '../../../../ui/wording'
 import { useFigureKey } from '../../ChosenPart'
 import { patchBolts } from '../../sheetChanges'
@@ -33,14 +33,13 @@ export function Laid({ group }: { readonly group: BoltGroup }) {
   }
   return (
     <>
-      <TextInput
+      <WordsInput
         label="How many"
         inputMode="numeric"
         maxLength={3}
-        value={n.text}
-        onChange={(event) => n.setText(event.currentTarget.value)}
+        of={n}
         onBlur={leave}
-        onKeyDown={(event) => event.key === 'Enter' && leave()}
+        onEnter={() => leave()}
         error={n.error && wholeWords(n.error)}
       />
       <Choice

@@ -1,7 +1,6 @@
-import { TextInput } from '@mantine/core'
 import { useState } from 'react'
 import type { BuildSheet, Follower } from '@link-count/core/model'
-import { useDraft } from '../../../../ui/fields'
+import { useDraft, WordsInput } from '../../../../ui/fields'
 import { useFigureKey } from '../../ChosenPart'
 import { patchFollower, withValue } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
@@ -30,14 +29,13 @@ export function Outlets({ follower }: { readonly follower: Follower }) {
   }
   return (
     <>
-      <TextInput
+      <WordsInput
         label="Cylinders in the order in which it comes to them"
         description="In its own direction, a bank of its own alone where it serves one."
         placeholder={sheet.cylinders.map(({ name }) => name).join(' ')}
-        value={order.text}
-        onChange={(event) => order.setText(event.currentTarget.value)}
+        of={order}
         onBlur={take}
-        onKeyDown={(event) => event.key === 'Enter' && take()}
+        onEnter={() => take()}
         error={
           refused ? `Names of cylinders, each once: ${sheet.cylinders.map(({ name }) => name).join(', ')}.` : undefined
         }

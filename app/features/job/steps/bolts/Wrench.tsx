@@ -1,6 +1,6 @@
-import { NativeSelect, TextInput } from '@mantine/core'
+import { NativeSelect } from '@mantine/core'
 import { Fold } from '../../../../ui/Fold'
-import { LengthInput, type Field } from '../../../../ui/fields'
+import { LengthInput, type Field, WordsInput } from '../../../../ui/fields'
 import { TORQUE_UNITS, numberWords } from '../../../../ui/wording'
 import type { NumberError, AngleError } from '@link-count/core/units'
 import type { WrenchInHand } from './useWrench'
@@ -36,13 +36,12 @@ const Plain = ({
   readonly label: string
   readonly example: string
 }) => (
-  <TextInput
+  <WordsInput
     label={label}
     placeholder={example}
     inputMode="decimal"
     maxLength={12}
-    value={field.text}
-    onChange={(event) => field.setText(event.currentTarget.value)}
+    of={field}
     onBlur={field.leave}
     error={field.error && numberWords(field.error)}
   />

@@ -1,5 +1,5 @@
 import { inSentence } from '../../../../ui/wording'
-import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { Button, NativeSelect } from '@mantine/core'
 import { allOf } from '@link-count/core/ledger'
 import { camSpec } from '@link-count/core/cams'
 import { loopKinds } from '@link-count/core/drive'
@@ -7,7 +7,15 @@ import { entryLimits, type Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { formatMm } from '@link-count/core/units'
-import { LengthInput, parseWhole, useDraft, useField, useLengthField, wholeWords } from '../../../../ui/fields'
+import {
+  LengthInput,
+  parseWhole,
+  useDraft,
+  useField,
+  useLengthField,
+  wholeWords,
+  WordsInput,
+} from '../../../../ui/fields'
 import { Fold } from '../../../../ui/Fold'
 import { useBench } from '../../JobContext'
 import { useDialPlace } from '../../ways/cam/useDialPlace'
@@ -53,11 +61,10 @@ export function ChainMeasure({ step, open }: { readonly step: Step; readonly ope
           data={chains.map(({ id, name }) => ({ value: id, label: name }))}
         />
       )}
-      <TextInput
+      <WordsInput
         label="Over how many pitches"
         inputMode="numeric"
-        value={over.text}
-        onChange={(event) => over.setText(event.currentTarget.value)}
+        of={over}
         onBlur={over.leave}
         error={over.error && wholeWords(over.error)}
       />

@@ -1,9 +1,9 @@
-import { Button, Textarea, TextInput } from '@mantine/core'
+import { Button, Textarea } from '@mantine/core'
 import { Link } from 'react-router'
 import { holdsOf, readLoop } from '@link-count/core/ledger'
 import type { BookCount } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { useDraft } from '../../../../ui/fields'
+import { useDraft, WordsInput } from '../../../../ui/fields'
 import { itemSentence, itemWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { cameForTiming, unprovedOf } from '../../../../ui/job'
@@ -54,13 +54,7 @@ export function CardStep({ step }: { readonly step: Step }) {
           minRows={2}
         />
       )}
-      <TextInput
-        label="Signed, in the role of"
-        placeholder="fitter, owner, helper"
-        value={role.text}
-        onChange={(event) => role.setText(event.currentTarget.value)}
-        maxLength={80}
-      />
+      <WordsInput label="Signed, in the role of" placeholder="fitter, owner, helper" of={role} maxLength={80} />
       <Button
         variant="filled"
         disabled={role.text.trim() === '' || held}

@@ -1,10 +1,10 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { Button, NativeSelect } from '@mantine/core'
 import { useState } from 'react'
 import { alwaysRenewed, renewedWith } from '@link-count/core/findings'
 import { allOf } from '@link-count/core/ledger'
 import { entryLimits, type EntryOf } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { LengthInput, useDraft, useLengthField } from '../../../../ui/fields'
+import { LengthInput, useDraft, useLengthField, WordsInput } from '../../../../ui/fields'
 import { formatMm } from '@link-count/core/units'
 import { findingVerdicts, inSentence, lookedAtWords, seenOn } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
@@ -50,13 +50,7 @@ export function FindingFields({
           </Button>
         ))}
       </div>
-      <TextInput
-        label={`What you see, ${inSentence(name)}`}
-        placeholder={seenOn[part][0]}
-        maxLength={400}
-        value={saw.text}
-        onChange={(event) => saw.setText(event.currentTarget.value)}
-      />
+      <WordsInput label={`What you see, ${inSentence(name)}`} placeholder={seenOn[part][0]} maxLength={400} of={saw} />
       {measured && (
         <LengthInput field={much} label={`How much, ${inSentence(name)}`} example="0.4 mm" description={measured} />
       )}
@@ -103,12 +97,11 @@ function Verdicts({
       </div>
       {tried === 'leftOnPurpose' && (
         <>
-          <TextInput
+          <WordsInput
             label={`Why it is left so, ${inSentence(name)}`}
             maxLength={300}
-            value={reason.text}
-            onChange={(event) => reason.setText(event.currentTarget.value)}
-            onKeyDown={(event) => event.key === 'Enter' && write('leftOnPurpose')}
+            of={reason}
+            onEnter={() => write('leftOnPurpose')}
           />
           <Button variant="default" disabled={reason.text.trim() === ''} onClick={() => write('leftOnPurpose')}>
             It is left so

@@ -1,9 +1,9 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { Button, NativeSelect } from '@mantine/core'
 import { beforeTdc, ratioOfFollower, staticFromMost, toCrankDeg, type FollowerAim } from '@link-count/core/followers'
 import { entryLimits, type Follower } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { fixed, parseDegrees } from '@link-count/core/units'
-import { useDraft, useField } from '../../../../ui/fields'
+import { useDraft, useField, WordsInput } from '../../../../ui/fields'
 import { Fold } from '../../../../ui/Fold'
 import { figureOfWords, followerCautions, followerFigure, numberWords, whichAimWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
@@ -133,24 +133,22 @@ function Choose(props: Parameters<typeof useChoice>[0]) {
         })}
       />
       {which === 'own' && (
-        <TextInput
+        <WordsInput
           label={`Your own, ${figureOfWords[by]}`}
           placeholder={by === 'lift' ? '0.90' : '26'}
           inputMode="decimal"
           maxLength={16}
-          value={own.text}
-          onChange={(event) => own.setText(event.currentTarget.value)}
+          of={own}
           onBlur={own.leave}
           error={own.error && numberWords(own.error)}
         />
       )}
       {which !== 'book' && (
-        <TextInput
+        <WordsInput
           label="Why not the book’s"
           placeholder="it pulls better so, and does not knock"
           maxLength={300}
-          value={reason.text}
-          onChange={(event) => reason.setText(event.currentTarget.value)}
+          of={reason}
           error={noReason ? 'A figure that is not the book’s wants its reason.' : undefined}
         />
       )}

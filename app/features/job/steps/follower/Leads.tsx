@@ -1,11 +1,11 @@
-import { Button, TextInput } from '@mantine/core'
+import { Button } from '@mantine/core'
 import { useState } from 'react'
 import { leadsOfJob } from '@link-count/core/followers'
 import { lastOf } from '@link-count/core/ledger'
 import type { BuildSheet, Follower, Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
-import { useDraft } from '../../../../ui/fields'
+import { useDraft, WordsInput } from '../../../../ui/fields'
 import { Fold } from '../../../../ui/Fold'
 import { leadsWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
@@ -79,13 +79,12 @@ function AsSeen({
   }
   return (
     <>
-      <TextInput
+      <WordsInput
         label="Leads as they are, in the order in which its rotor comes to them"
         placeholder={ids.map((id) => nameOf(sheet, id)).join(' ')}
         maxLength={200}
-        value={field.text}
-        onChange={(event) => field.setText(event.currentTarget.value)}
-        onKeyDown={(event) => event.key === 'Enter' && write()}
+        of={field}
+        onEnter={() => write()}
         error={refused ? `Each of ${ids.map((id) => nameOf(sheet, id)).join(', ')} once.` : undefined}
       />
       <Button variant="default" onClick={write} disabled={field.text.trim() === ''}>

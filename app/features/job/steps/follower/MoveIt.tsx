@@ -1,9 +1,9 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { Button, NativeSelect } from '@mantine/core'
 import type { FollowerOfJob } from '@link-count/core/followers'
 import { entryLimits, type EntryOf, type FollowerSetBy } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { fixed, parseDegrees } from '@link-count/core/units'
-import { useDraft, useField } from '../../../../ui/fields'
+import { useDraft, useField, WordsInput } from '../../../../ui/fields'
 import { numberWords, setByWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 
@@ -66,15 +66,14 @@ export function MoveIt({
           data={ways.map((value) => ({ value, label: setByWords[value] }))}
         />
       )}
-      <TextInput
+      <WordsInput
         label={asks}
         placeholder={wantedMm !== undefined && wantedMm >= 0.01 ? fixed(wantedMm, 2) : '1'}
         inputMode="decimal"
         maxLength={12}
-        value={field.text}
-        onChange={(event) => field.setText(event.currentTarget.value)}
+        of={field}
         onBlur={field.leave}
-        onKeyDown={(event) => event.key === 'Enter' && write()}
+        onEnter={() => write()}
         error={field.error && numberWords(field.error)}
       />
       <NativeSelect

@@ -1,10 +1,10 @@
-import { Button, Checkbox, TextInput } from '@mantine/core'
+import { Button, Checkbox } from '@mantine/core'
 import { couldHaveRun } from '@link-count/core/ledger'
 import { cautionsFor, type Step } from '@link-count/core/runSheet'
 import { cautionWords } from '../../../../ui/wording'
 import { Fold } from '../../../../ui/Fold'
 import { OwedBefore } from '../../../../ui/job'
-import { useDraft } from '../../../../ui/fields'
+import { useDraft, WordsInput } from '../../../../ui/fields'
 import { useBench } from '../../JobContext'
 import { Kit } from '../../kit/Kit'
 import { GettingIn } from '../../removals/GettingIn'
@@ -79,13 +79,7 @@ function RanUntilNow({ step }: { readonly step: Step }) {
       {said ? (
         said.role && <p className="soft">By the word of the {said.role}.</p>
       ) : (
-        <TextInput
-          label="By whose word"
-          placeholder="owner"
-          maxLength={120}
-          value={role.text}
-          onChange={(event) => role.setText(event.currentTarget.value)}
-        />
+        <WordsInput label="By whose word" placeholder="owner" maxLength={120} of={role} />
       )}
     </fieldset>
   )

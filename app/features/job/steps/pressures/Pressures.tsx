@@ -1,4 +1,4 @@
-import { Button, Checkbox, NativeSelect, SegmentedControl, TextInput } from '@mantine/core'
+import { Button, Checkbox, NativeSelect, SegmentedControl } from '@mantine/core'
 import { lazy, Suspense } from 'react'
 import {
   EVEN_SHARE,
@@ -14,7 +14,7 @@ import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { ok } from '@link-count/core/result'
 import { fixed, parsePercent, parsePressure } from '@link-count/core/units'
-import { useDraft, useField } from '../../../../ui/fields'
+import { useDraft, useField, WordsInput } from '../../../../ui/fields'
 import { pressureErrorWords, pressureFigure, pressureWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { replacing } from '../lash/Lash'
@@ -138,16 +138,15 @@ function PressureField({
   const told = written && pressureFigure(written)
   return (
     <div className="lash-field">
-      <TextInput
+      <WordsInput
         label={`Cylinder ${cylinder.name}`}
         description={told ? `Written: ${told}` : 'Not written yet'}
         placeholder={isLeak ? '12%' : '9.6 bar, 140 psi'}
         inputMode="decimal"
         maxLength={24}
-        value={field.text}
-        onChange={(event) => field.setText(event.currentTarget.value)}
+        of={field}
         onBlur={field.leave}
-        onKeyDown={(event) => event.key === 'Enter' && write()}
+        onEnter={() => write()}
         error={field.error && pressureErrorWords(field.error)}
       />
       <Button

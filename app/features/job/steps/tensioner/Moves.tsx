@@ -1,10 +1,10 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core'
+import { Button, NativeSelect } from '@mantine/core'
 import type { NewEntry } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
 import { partsOf } from '@link-count/core/sheet'
 import { tensionerMoves, tighteners, type TensionerMove, type TensionerState } from '@link-count/core/tension'
 import { parseDegrees } from '@link-count/core/units'
-import { useDraft, useField } from '../../../../ui/fields'
+import { useDraft, useField, WordsInput } from '../../../../ui/fields'
 import {
   nounsOfAll,
   numberWords,
@@ -148,13 +148,12 @@ function MoveBy({
   }
   return (
     <div className="move-by">
-      <TextInput
+      <WordsInput
         label={UNITS[unit].label}
         placeholder="3"
         inputMode="decimal"
         maxLength={12}
-        value={field.text}
-        onChange={(event) => field.setText(event.currentTarget.value)}
+        of={field}
         onBlur={field.leave}
         error={!empty && field.error && numberWords(field.error)}
       />
