@@ -20,7 +20,7 @@ const shots: readonly Shot[] = [
     ready: 'Teeth, inlet sprocket',
   },
   { name: 'count', path: '/demo/job/job-tractor-3', ready: COUNT },
-  { name: 'count-dark', path: '/demo/job/job-tractor-3', ready: COUNT, dark: true },
+  { name: 'bolts-dark', path: '/demo/job/job-fire-pump-3', ready: 'Lash as left', dark: true, then: showBolts },
   { name: 'counting-phone', path: '/demo/job/job-tractor-3', ready: COUNT, phone: true, then: countAgain },
   { name: 'true-tdc', path: '/demo/job/job-sidecar-1', ready: 'It meets', then: showTrueTdc },
   { name: 'by-marks', path: '/demo/job/job-tricycle-1', ready: 'Moved it: look again' },
@@ -59,6 +59,14 @@ async function showEar(page: Page) {
   await page.getByRole('button', { name: 'Simulated microphone' }).click()
   await expect(page.getByText(/that agree/)).toBeVisible()
   await page.getByText('Simulated: no engine was listened to.').scrollIntoViewIfNeeded()
+}
+
+/** Head bolts in hand, half way through their angle. */
+async function showBolts(page: Page) {
+  await page.getByRole('button', { name: /^Card/ }).filter({ visible: true }).click()
+  const bolts = page.locator('summary', { hasText: /^Head bolts/ }).filter({ visible: true })
+  await expect(page.getByText('You were interrupted')).toBeVisible()
+  await bolts.evaluate((node) => node.scrollIntoView())
 }
 
 async function countAgain(page: Page) {
