@@ -50,7 +50,21 @@ const crankMarks = (sheet: BuildSheet) =>
 const markOn = (sheet: BuildSheet, id: string) => sheet.marks.find(({ memberId }) => memberId === id)?.id ?? ''
 
 /** Things of other work than the drive: some let it be turned a little, some as it likes. */
-const OTHERS: readonly ItemKind[] = ['towel', 'magnet', 'notTight', 'toBeChanged', 'airShut', 'turningGear', 'earthOff']
+const OTHERS: readonly ItemKind[] = [
+  'towel',
+  'magnet',
+  'notTight',
+  'toBeChanged',
+  'airShut',
+  'batteryOff',
+  'fuelShut',
+  'oilShut',
+  'turningGear',
+  'startBlocked',
+  'magnetoEarthed',
+  'propellerHeld',
+  'earthOff',
+]
 
 const item = (kind: ItemKind, change: 'in' | 'out'): NewEntry => ({
   kind: 'item',

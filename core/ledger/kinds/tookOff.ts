@@ -10,6 +10,9 @@ export const tookOffShape = entryShape('tookOff', 'Something taken off, in the o
   lies: field.words('Which way round it was: what faces where, what is written on it, which side a bevel is on'),
   fitsTwoWays: field.yesNo('It fits two ways: that is asked again when it goes back').optional(),
   opensCrankcase: field.yesNo('It opens the crankcase').optional(),
+  couplingPlug: field
+    .yesNo('It is a plug of a hydraulic coupling: it goes back only when the wait for its pressure is over')
+    .optional(),
   aboveHole: field.yesNo('It is undone above an open hole').optional(),
 })
 

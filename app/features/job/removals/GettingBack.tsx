@@ -4,6 +4,7 @@ import { toldApartIn } from '@link-count/core/lookAlikes'
 import { goesBefore, removalsOf, talliesOf, talliesOpen, toRefit, type Removal } from '@link-count/core/removals'
 import type { EntryOf } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
+import { openWaits } from '@link-count/core/waits'
 import { Fold } from '../../../ui/Fold'
 import { inSentence, putBackWords, toldApartLine, upperFirst } from '../../../ui/wording'
 import { useBench } from '../JobContext'
@@ -73,7 +74,8 @@ function GoesBack({
   readonly removal: Removal
   readonly before: readonly Removal[]
 }) {
-  const { say } = useBench()
+  const { say, view } = useBench()
+  const waits = entry.couplingPlug === true && openWaits(view.state).some((one) => one.entry.holds === 'couplingPlugs')
   const [reason, setReason] = useState('')
   const [otherwise, setOtherwise] = useState(false)
   const write = (as: EntryOf<'putBack'>['as']) =>
@@ -98,8 +100,13 @@ function GoesBack({
           That goes on before it.
         </p>
       )}
+      {waits && (
+        <p className="warn" role="alert">
+          The wait for the pressure of the coupling is not over: no plug goes back before that.
+        </p>
+      )}
       <Pictures of={{ what: 'removal', id: entry.removalId }} name={inSentence(entry.what)} stepId={step.id} />
-      <Button variant="filled" fullWidth onClick={() => write('same')}>
+      <Button variant="filled" fullWidth disabled={waits} onClick={() => write('same')}>
         {entry.fitsTwoWays ? 'Back, the same way round' : 'Back as it was'}
       </Button>
       <Button variant="default" fullWidth aria-expanded={otherwise} onClick={() => setOtherwise(!otherwise)}>
@@ -114,7 +121,13 @@ function GoesBack({
             onChange={(event) => setReason(event.currentTarget.value)}
           />
           {OTHERWISE.map((as) => (
-            <Button key={as} variant="default" fullWidth disabled={reason.trim() === ''} onClick={() => write(as)}>
+            <Button
+              key={as}
+              variant="default"
+              fullWidth
+              disabled={reason.trim() === '' || (waits && as !== 'leftOff')}
+              onClick={() => write(as)}
+            >
               {putBackWords[as]}
             </Button>
           ))}

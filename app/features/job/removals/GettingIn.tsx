@@ -54,7 +54,7 @@ export function GettingIn({ step }: { readonly step: Step }) {
 
 /** One thing more that comes off. */
 function ComesOff({ step }: { readonly step: Step }) {
-  const { what, belongs, lies, bag, nextBag, is, held, waits, write } = useComesOff(step)
+  const { what, belongs, lies, bag, nextBag, is, held, waits, hasCoupling, write } = useComesOff(step)
   return (
     <div className="stack">
       <WordsInput
@@ -99,6 +99,13 @@ function ComesOff({ step }: { readonly step: Step }) {
         <p className="warn" role="alert">
           A wait holds the crankcase: do not open it before that is over.
         </p>
+      )}
+      {hasCoupling && (
+        <Checkbox
+          label="It is a plug of a hydraulic coupling"
+          checked={is.plug}
+          onChange={(event) => is.setPlug(event.currentTarget.checked)}
+        />
       )}
       <Checkbox
         label="It is undone above an open hole"

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { entryLimits } from '@link-count/core/model'
 import { removalsOf } from '@link-count/core/removals'
 import type { Step } from '@link-count/core/runSheet'
-import { openWaits } from '@link-count/core/waits'
+import { openWaits, waitsOf } from '@link-count/core/waits'
 import { parseWhole, useDraft, useField } from '../../../ui/fields'
 import { useBench } from '../JobContext'
 
@@ -20,7 +20,10 @@ export function useComesOff(step: Step) {
   const [twoWays, setTwoWays] = useState(false)
   const [crankcase, setCrankcase] = useState(false)
   const [aboveHole, setAboveHole] = useState(false)
+  const [plug, setPlug] = useState(false)
   const waits = openWaits(state).some(({ entry }) => entry.holds === 'crankcase')
+  const hasCoupling =
+    view.sheet.starting === 'air' || waitsOf(state).some(({ entry }) => entry.holds === 'couplingPlugs')
   const held = (crankcase && waits) || what.text.trim() === '' || (twoWays && lies.text.trim() === '')
   const write = async () => {
     if (held || (bag.text.trim() !== '' && bag.value === undefined)) return bag.ask()
@@ -34,13 +37,14 @@ export function useComesOff(step: Step) {
         ...(bag.value === undefined ? {} : { bag: bag.value }),
         ...(twoWays ? { fitsTwoWays: true } : {}),
         ...(crankcase ? { opensCrankcase: true } : {}),
+        ...(plug ? { couplingPlug: true } : {}),
         ...(aboveHole ? { aboveHole: true } : {}),
         stepId: step.id,
       },
       [what, belongs, lies, bag],
     )
     if (!said) return
-    for (const set of [setTwoWays, setCrankcase, setAboveHole]) set(false)
+    for (const set of [setTwoWays, setCrankcase, setPlug, setAboveHole]) set(false)
   }
   return {
     what,
@@ -48,9 +52,10 @@ export function useComesOff(step: Step) {
     lies,
     bag,
     nextBag,
-    is: { twoWays, setTwoWays, crankcase, setCrankcase, aboveHole, setAboveHole },
+    is: { twoWays, setTwoWays, crankcase, setCrankcase, plug, setPlug, aboveHole, setAboveHole },
     held,
     waits,
+    hasCoupling,
     write,
   }
 }

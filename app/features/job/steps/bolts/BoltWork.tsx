@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core'
+import { Button, Checkbox } from '@mantine/core'
 import { useState } from 'react'
 import { looseningOrder, torqueSuits, toldOf } from '@link-count/core/fasteners'
 import type { Bolt, BoltGroup } from '@link-count/core/model'
@@ -16,6 +16,7 @@ import {
 } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { Pictures } from '../../pictures/Pictures'
+import { CoverTheHole } from '../../removals/CoverTheHole'
 import { tabsBent } from './boltEntries'
 import { BoltInHand } from './BoltInHand'
 import { BeforeTightening } from './BeforeTightening'
@@ -30,6 +31,7 @@ export function BoltWork({ step, group }: { readonly step: Step; readonly group:
   const wrench = useWrench(view.job.id)
   const { tightening, stage, drawn } = work
   const [again, setAgain] = useState<Bolt>()
+  const [aboveHole, setAboveHole] = useState(false)
   const touch = (bolt: Bolt) => {
     const { next, through, passes } = tightening
     if (!work.mayGoOn || !next) return
@@ -82,6 +84,12 @@ export function BoltWork({ step, group }: { readonly step: Step; readonly group:
             .join(', ')}
           {group.stages.length > 0 ? ', each a little at a time.' : '.'}
         </p>
+        <Checkbox
+          label="Under them is an open hole"
+          checked={aboveHole}
+          onChange={(event) => setAboveHole(event.currentTarget.checked)}
+        />
+        {aboveHole && <CoverTheHole step={step} />}
         <Button variant="default" onClick={() => void work.loosen()}>
           They are loosened
         </Button>

@@ -3,8 +3,9 @@ import { Link } from 'react-router'
 import { holdsOf, readLoop } from '@link-count/core/ledger'
 import type { BookCount } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
+import { openWaits } from '@link-count/core/waits'
 import { useDraft, WordsInput } from '../../../../ui/fields'
-import { itemSentence, itemWords } from '../../../../ui/wording'
+import { itemSentence, itemWords, waitHoldsWords } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import { cameForTiming, unprovedOf } from '../../../../ui/job'
 
@@ -72,9 +73,18 @@ export function CardStep({ step }: { readonly step: Step }) {
   )
 }
 
-/** Whether it may be started: only with nothing at all on the register. */
+/** Whether it may be started: only with no wait running and nothing at all on the register. */
 function ReadyToStart() {
-  const { register } = useBench().view.state.stand
+  const { state } = useBench().view
+  const { register } = state.stand
+  const waits = openWaits(state)
+  if (waits.length > 0)
+    return (
+      <p className="warn">
+        Not ready to start: {waits.map(({ entry }) => entry.where || waitHoldsWords[entry.holds]).join(', ')}. That wait
+        is not over.
+      </p>
+    )
   if (register.length === 0)
     return <p>Ready to start, as far as the register goes: nothing is in, out, loose or shut.</p>
   const isolated = register.filter(({ item }) => !holdsOf(item).includes('closing'))
