@@ -125,8 +125,8 @@ function TurnsWith() {
   const { sheet, apply } = useSheetEditor()
   const said = sheet.turnsWith
   return (
-    <fieldset className="look">
-      <legend>With its crank turns</legend>
+    <div className="stack" role="group" aria-label="What turns with its crank">
+      <p className="field-label">What turns with its crank</p>
       {TURNS_WITH.map(([one, words]) => (
         <Checkbox
           key={one}
@@ -151,7 +151,7 @@ function TurnsWith() {
           void apply((s) => withValue(s, 'turnsWith', checked ? [] : undefined))
         }}
       />
-    </fieldset>
+    </div>
   )
 }
 
