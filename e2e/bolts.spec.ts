@@ -27,6 +27,7 @@ async function layBolts(actor: Actor, address: string, of: string, stages: reado
   const { page } = actor
   await putOn(actor, address, of)
   for (const [label, text] of stages) {
+    if (label.startsWith('Then')) await actor.open('One stage more')
     await figures(actor, [[label, text]])
     await allWritten(page)
   }
@@ -68,6 +69,7 @@ test.describe('on a phone', () => {
     await expect(page.getByText(/Which unit is that\?/)).toBeVisible()
     await actor.press('11 N·m')
     await expect(page.getByRole('textbox', { name: 'Stage 1, torque' })).toHaveValue('11 N·m')
+    await actor.open('One stage more')
     await figures(actor, [['Then to this torque', '15 ft-lb']])
     await expect(page.getByRole('textbox', { name: 'Stage 2, torque' })).toHaveValue('15 ft-lb')
     await figures(actor, [['Then so many degrees further', '90°']])

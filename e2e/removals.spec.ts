@@ -46,7 +46,7 @@ test('a removal list of twelve turned round, one of them put back the other way 
       await expect(page.getByRole('group', { name: 'What covers the hole' })).toContainText('Towel in: open hole')
     }
     await actor.press('It is off')
-    await expect(page.getByRole('listitem').filter({ hasText: what })).toBeVisible()
+    await expect(page.locator('.removals li').filter({ hasText: what })).toBeVisible()
   }
   await actor.open('Small parts, counted')
   await actor.write('What they are', 'copper washers')

@@ -1,4 +1,5 @@
 import { FASTENED, type BoltGroup, type BuildSheet } from '@link-count/core/model'
+import { Fold } from '../../../../ui/Fold'
 import { fastenedWords, inSentence } from '../../../../ui/wording'
 import { patchBolts, removeBolts, withValue } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
@@ -21,19 +22,21 @@ export function BoltGroupPanel({ group }: { readonly group: BoltGroup }) {
         value={group.name}
         change={(text) => patch((one) => ({ ...one, name: text }))}
       />
-      <Choice
-        label="They hold"
-        value={on}
-        options={FASTENED.map((value) => ({ value, label: fastenedWords[value] }))}
-        onChoose={(value) => apply(patch((one) => ({ ...one, on: value })))}
-      />
-      <Choice
-        label="They belong to"
-        help="Its step in a job then has them."
-        value={ofId ?? ''}
-        options={[{ value: '', label: 'nothing on the sheet' }, ...partsToHold(sheet, ofId)]}
-        onChoose={(part) => apply(patch((one) => withValue(one, 'ofId', part === '' ? undefined : part)))}
-      />
+      <Fold title="What they hold" note={fastenedWords[on]}>
+        <Choice
+          label="They hold"
+          value={on}
+          options={FASTENED.map((value) => ({ value, label: fastenedWords[value] }))}
+          onChoose={(value) => apply(patch((one) => ({ ...one, on: value })))}
+        />
+        <Choice
+          label="They belong to"
+          help="Its step in a job then has them."
+          value={ofId ?? ''}
+          options={[{ value: '', label: 'nothing on the sheet' }, ...partsToHold(sheet, ofId)]}
+          onChoose={(part) => apply(patch((one) => withValue(one, 'ofId', part === '' ? undefined : part)))}
+        />
+      </Fold>
       <Laid group={group} />
       <Stages group={group} />
       <Threads group={group} />

@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core'
 import { ROUNDS, TORQUE_NM, TURN_DEG, type BoltGroup, type BoltStage } from '@link-count/core/model'
 import { torqueSuits } from '@link-count/core/fasteners'
+import { Fold } from '../../../../ui/Fold'
 import { suitsWords } from '../../../../ui/wording'
 import { patchBolts, withValue } from '../../sheetChanges'
 import { useSheetEditor } from '../../SheetEditor'
@@ -48,18 +49,26 @@ export function Stages({ group }: { readonly group: BoltGroup }) {
           </Button>
         </div>
       ))}
-      <AddStage group={group} />
+      {stages.length === 0 ? (
+        <AddStage group={group} />
+      ) : (
+        <Fold title="One stage more">
+          <AddStage group={group} />
+        </Fold>
+      )}
       {stages.some(({ by }) => by === 'torque') && (
         <>
-          <TorqueField
-            id={`bolts-${id}-also`}
-            label="Another source says"
-            help="Where two figures are about."
-            limits={TORQUE_NM}
-            value={group.alsoNm}
-            change={(nm) => patch((one) => withValue(one, 'alsoNm', nm))}
-          />
           <p className={suits.is === 'muchLess' || suits.is === 'muchMore' ? 'warn' : 'soft'}>{suitsWords(suits)}</p>
+          <Fold title="Another source says otherwise" note={group.alsoNm?.typed}>
+            <TorqueField
+              id={`bolts-${id}-also`}
+              label="Another source says"
+              help="Where two figures are about."
+              limits={TORQUE_NM}
+              value={group.alsoNm}
+              change={(nm) => patch((one) => withValue(one, 'alsoNm', nm))}
+            />
+          </Fold>
         </>
       )}
     </fieldset>
