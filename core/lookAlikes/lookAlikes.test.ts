@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { canBeRead, judgeAlike } from '.'
+import { canBeRead, filledOnes, judgeAlike } from '.'
 
 const one = (name: string, reads: string, book = '') => ({ name, reads, book })
 const names = (list: readonly { readonly name: string }[]) => list.map(({ name }) => name)
@@ -35,6 +35,13 @@ describe('parts that look alike', () => {
       notTold: [],
       against: [],
     })
+  })
+  test('rows that are half filled are never left out in silence; empty ones are', () => {
+    const [a, b, empty] = [one(' a ', '19', '20'), one('b', '20'), one('', ' ')]
+    expect(filledOnes('teeth', [a, empty, b])).toEqual([one('a', '19', '20'), b])
+    for (const half of [one('c', ''), one('', '21'), one('', '', '21'), one('c', 'many'), one('c', '21', 'many')])
+      expect(filledOnes('teeth', [a, b, half])).toBeUndefined()
+    expect(filledOnes('teeth', [a, empty])).toBeUndefined()
   })
   test('of any counts, those that are not told apart are those that are equal', () => {
     fc.assert(

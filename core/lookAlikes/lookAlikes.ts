@@ -38,6 +38,17 @@ function same(by: ToldApart['by'], a: Reading, b: Reading): boolean {
 /** Whether what was typed can be read as what differs: a length, a count of teeth, any words. */
 export const canBeRead = (by: ToldApart['by'], text: string): boolean => readingOf(by, text) !== undefined
 
+/** Rows as they were typed, without those that are empty; undefined while one is half filled, holds what cannot be read, or there are fewer than two. */
+export function filledOnes(by: ToldApart['by'], ones: readonly AlikeOne[]): AlikeOne[] | undefined {
+  const typed = ones
+    .map(({ name, reads, book }) => ({ name: name.trim(), reads: reads.trim(), book: book.trim() }))
+    .filter(({ name, reads, book }) => name !== '' || reads !== '' || book !== '')
+  const full = typed.every(
+    ({ name, reads, book }) => name !== '' && canBeRead(by, reads) && (book === '' || canBeRead(by, book)),
+  )
+  return full && typed.length >= 2 ? typed : undefined
+}
+
 /** What a look at parts that look alike comes to. */
 export interface Judged {
   /** Pairs that this does not tell apart: they read the same. */

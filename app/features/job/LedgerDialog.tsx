@@ -49,6 +49,9 @@ export function LedgerDialog({ onClose }: { readonly onClose: () => void }) {
   )
 }
 
+/** A line of the ledger may be longer than what is told under a picture. */
+const LONGEST_CAPTION = 200
+
 /** So many lines are shown at first, and so many more each time. */
 const AT_A_TIME = 100
 
@@ -85,7 +88,7 @@ const LedgerLines = memo(function LedgerLines() {
           const line = pictured.current
           if (!line) return
           const said = {
-            caption: tell(line),
+            caption: tell(line).slice(0, LONGEST_CAPTION),
             stepId: line.stepId ?? 'card',
             of: { what: 'entry', id: line.id },
           } as const

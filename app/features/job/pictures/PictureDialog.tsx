@@ -1,6 +1,7 @@
-import { Button, Checkbox, SegmentedControl, TextInput } from '@mantine/core'
+import { Button, Checkbox, SegmentedControl } from '@mantine/core'
 import { useState } from 'react'
 import type { PictureMark } from '@link-count/core/model'
+import { useDraft, WordsInput } from '../../../ui/fields'
 import { Dialog } from '../../../ui/Dialog'
 import type { PictureEntry } from '../../../ui/pictures/pictureMarks'
 import { usePicture } from '../../../ui/pictures/usePicture'
@@ -22,10 +23,13 @@ export default function PictureDialog({
   const url = usePicture(entry.pictureId)
   const { marks, onCard, change, keep } = usePictureMarks(entry)
   const [tool, setTool] = useState<Tool>('arrow')
-  const [word, setWord] = useState('')
+  const word = useDraft(`picture:${entry.pictureId}:word`)
   const [chosen, setChosen] = useState<number>()
   const close = async () => {
-    if (await keep()) onClose()
+    if (!(await keep())) return
+    // A word that stands on the picture is used up; one that does not is there the next time.
+    if (marks.some((mark) => mark.shape === 'word' && mark.text === word.text.trim())) word.drop()
+    onClose()
   }
   return (
     <Dialog title={entry.caption || 'Picture'} size="xl" onClose={() => void close()}>
@@ -43,20 +47,14 @@ export default function PictureDialog({
           ]}
         />
         {tool === 'word' && (
-          <TextInput
-            label="The word"
-            description="Then touch where it stands."
-            maxLength={40}
-            value={word}
-            onChange={(event) => setWord(event.currentTarget.value)}
-          />
+          <WordsInput label="The word" description="Then touch where it stands." maxLength={40} of={word} />
         )}
         {url ? (
           <DrawOnPicture
             url={url}
             label={`Picture: ${entry.caption || 'of the job'}. ${marks.length === 0 ? 'Nothing is drawn on it.' : `Drawn on it: ${marks.map(pictureMarkWords).join(', ')}.`} Keys: arrows move the chosen one, plus and minus size it, Delete takes it off.`}
             tool={tool}
-            word={word.trim()}
+            word={word.text.trim()}
             marks={marks}
             chosen={chosen}
             onMarks={(to, i) => {
@@ -69,7 +67,7 @@ export default function PictureDialog({
         )}
         <MarkButtons
           tool={tool}
-          word={word.trim()}
+          word={word.text.trim()}
           marks={marks}
           chosen={chosen}
           onMarks={(to, i) => {

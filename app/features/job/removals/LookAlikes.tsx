@@ -1,6 +1,6 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core'
 import { nanoid } from 'nanoid'
-import { canBeRead, toldApartIn, type AlikeOne, type ToldApart } from '@link-count/core/lookAlikes'
+import { canBeRead, filledOnes, toldApartIn, type AlikeOne, type ToldApart } from '@link-count/core/lookAlikes'
 import type { Step } from '@link-count/core/runSheet'
 import { Fold } from '../../../ui/Fold'
 import { useDraft } from '../../../ui/fields'
@@ -43,16 +43,17 @@ function TellApart({ step }: { readonly step: Step }) {
   const typed = typedOf(draft.text)
   const change = (to: Partial<Typed>) => draft.setText(JSON.stringify({ ...typed, ...to }))
   const { what, by, ones } = typed
-  const full = ones.filter(({ name, reads }) => name.trim() !== '' && reads.trim() !== '')
-  const ready = what.trim() !== '' && full.length >= 2 && full.every(({ reads }) => canBeRead(by, reads))
+  const full = filledOnes(by, ones)
+  const ready = what.trim() !== '' && full !== undefined
   const write = () =>
+    full &&
     void say(
       {
         kind: 'toldApart',
         alikeId: nanoid(8),
         what: what.trim(),
         by,
-        ones: full.map(({ name, reads, book }) => ({ name: name.trim(), reads: reads.trim(), book: book.trim() })),
+        ones: full,
         stepId: step.id,
       },
       [draft],
