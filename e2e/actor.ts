@@ -1,4 +1,4 @@
-import { expect, type Locator, type Page } from '@playwright/test'
+import { expect, type ElementHandle, type Locator, type Page } from '@playwright/test'
 
 /** Somebody at the bench: presses, writes and counts by one kind of hand. Journeys are written once and done by each. */
 export interface Actor {
@@ -36,7 +36,7 @@ abstract class Hand implements Actor {
       .getByLabel(label, { exact: typeof label === 'string' })
       .filter({ visible: true })
       .first()
-    const list = this.page.locator('details', { has: this.page.locator('summary', { hasText: 'All parts' }) })
+    const list = this.page.locator('details.part-list')
     await expect(field.or(list).first()).toBeVisible()
     if (typeof label === 'string' && (await list.count()) > 0 && (await field.count()) === 0)
       await this.findPart(label, field)
@@ -68,7 +68,7 @@ abstract class Hand implements Actor {
     await expect(async () => {
       if ((await list.getAttribute('open')) === null) await this.act(list.locator('summary'))
       await expect(field).toBeVisible({ timeout: 500 })
-    }).toPass()
+    }).toPass({ timeout: 60_000 })
     await this.act(field)
     await this.page.keyboard.press('Control+A')
     await this.page.keyboard.type(words)
@@ -115,7 +115,7 @@ abstract class Hand implements Actor {
         await this.act(part.locator(':scope > summary'))
       }
       await expect(part).toHaveAttribute('open', '', { timeout: 500 })
-    }).toPass()
+    }).toPass({ timeout: 60_000 })
   }
   async pick(group: string | RegExp, option: string) {
     this.tally.fields++
@@ -175,25 +175,40 @@ export class KeyHand extends Hand {
     for (let i = 0; i < n; i++) await this.page.keyboard.press('Space')
     await expect(counter).toHaveAccessibleName(new RegExp(`^${n} counted`))
   }
-  /** Tabs until the target has the focus; a radio is reached through its group by arrows. */
+  /** Tabs, on or back, until the target has the focus; a radio is reached through its group by arrows. */
   private async reach(target: Locator) {
     await expect(target).toBeVisible()
-    const focused = () => target.evaluate((node) => document.activeElement === node)
-    const isRadio = await target.evaluate((node) => node instanceof HTMLInputElement && node.type === 'radio')
+    let node = await handleOf(target)
     for (let i = 0; i < 160; i++) {
-      if (await focused()) return
-      const inGroup =
-        isRadio &&
-        (await target.evaluate((node) => {
-          const active = document.activeElement
-          return (
-            active instanceof HTMLInputElement &&
-            active.type === 'radio' &&
-            active.name === (node as HTMLInputElement).name
-          )
-        }))
-      await this.page.keyboard.press(inGroup ? 'ArrowRight' : 'Tab')
+      let focus = await node.evaluate(focusFrom)
+      if (focus === 'gone') {
+        node = await handleOf(target)
+        focus = await node.evaluate(focusFrom)
+      }
+      if (focus === 'here') return
+      await this.page.keyboard.press(TOWARDS[focus])
     }
     throw new Error(`The keyboard does not reach ${target}`)
   }
+}
+
+/** Looked up once, and not by its name at every Tab: that takes longer than the Tab. */
+async function handleOf(target: Locator): Promise<ElementHandle<Element>> {
+  const handle = await target.elementHandle()
+  if (!handle) throw new Error(`Not there: ${target}`)
+  return handle as ElementHandle<Element>
+}
+
+const TOWARDS = { 'in its group': 'ArrowRight', before: 'Shift+Tab', after: 'Tab', gone: 'Tab' } as const
+
+/** Where the target stands, seen from what has the focus. */
+function focusFrom(node: Element): keyof typeof TOWARDS | 'here' {
+  const active = document.activeElement
+  if (!node.isConnected) return 'gone'
+  if (active === node) return 'here'
+  const isRadio = (one: Element | null) => one instanceof HTMLInputElement && one.type === 'radio'
+  const together = isRadio(node) && isRadio(active) && active?.getAttribute('name') === node.getAttribute('name')
+  if (together) return 'in its group'
+  const precedes = active && active.compareDocumentPosition(node) & Node.DOCUMENT_POSITION_PRECEDING
+  return precedes && !node.contains(active) ? 'before' : 'after'
 }

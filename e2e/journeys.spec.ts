@@ -24,8 +24,8 @@ async function retime(actor: Actor) {
 test('an engine is entered and taken through every step to a card entirely by keyboard, the card on one page', async ({
   page,
 }) => {
-  // Each field is gone to by Tab, past everything before it: on a busy machine that takes its time.
-  test.setTimeout(600_000)
+  // Each field is gone to by Tab, past everything between: on a busy machine that takes its time.
+  test.setTimeout(480_000)
   await retime(new KeyHand(page))
   const pdf = await page.pdf({ preferCSSPageSize: true, printBackground: true })
   expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1)

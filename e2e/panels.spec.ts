@@ -15,11 +15,11 @@ const sizes = [
 
 /** The parts of an engine as its list names them, by their addresses: one of each kind, or all. */
 async function partsOf(page: Page): Promise<string[]> {
-  await page.locator('summary').filter({ hasText: 'All parts' }).click()
+  await page.locator('details.part-list > summary').click()
   const keys = await page
     .locator('.part-line')
     .evaluateAll((lines) => lines.map((line) => line.getAttribute('data-part') ?? ''))
-  await page.locator('summary').filter({ hasText: 'All parts' }).click()
+  await page.locator('details.part-list > summary').click()
   return ALL ? keys : [...new Map(keys.map((key) => [key.split(':')[0], key])).values()]
 }
 

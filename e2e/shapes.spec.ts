@@ -52,7 +52,7 @@ async function openPart(page: Page, key: string, name: string) {
     if ((await list.getAttribute('open')) === null) await list.locator('summary').tap()
     await list.locator(`[data-part="${key}"]`).tap({ timeout: 1000 })
     await expect(panel.getByRole('heading', { name, exact: true })).toBeVisible({ timeout: 1000 })
-  }).toPass()
+  }).toPass({ timeout: 60_000 })
 }
 
 test.describe('by touch, to its first count', () => {
