@@ -21,7 +21,8 @@ const LONG = ['absurd.spec.ts', 'everywhere.spec.ts', 'journeys.spec.ts']
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
-  timeout: 180_000,
+  // The longest take two minutes with three at a time; a machine with other work takes twice that.
+  timeout: 300_000,
   expect: { timeout: 25_000 },
   fullyParallel: true,
   // One more than two cores: some of a journey is waiting.

@@ -129,10 +129,13 @@ async function startingRows(
 }
 
 async function demoRows(): Promise<Rows> {
-  const { demoRecords, demoSummaries } = await import('../demo/demoRecords')
+  const [{ demoRecords, demoSummaries }, { demoPictures }] = await Promise.all([
+    import('../demo/demoRecords'),
+    import('../demo/demoPictures'),
+  ])
   const { engines, sheets, jobs, entries } = demoRecords
   const summaries = Object.entries(demoSummaries).map(([id, summary]) => ({ id, madeBy: MADE_BY, summary }))
-  return { engines, sheets, jobs, entries, summaries }
+  return { engines, sheets, jobs, entries, summaries, pictures: demoPictures() }
 }
 
 /** The ids of all rows that are there and not in these, the workshop's own notes left alone. */

@@ -6,6 +6,7 @@ import { allOf, foldJob } from '@link-count/core/ledger'
 import { parseFile, makeFile } from '@link-count/core/file'
 import { makeSliderCrank } from '@link-count/core/kinematics'
 import { buildDemo } from './buildDemo'
+import { demoPictures } from './demoPictures'
 import { demoRecords, demoSummaries } from './demoRecords'
 import { summariesOf } from './summariesOf'
 
@@ -52,6 +53,13 @@ describe.each(demo.sheets.map((sheet) => [sheet.engineId, sheet] as const))('%s'
     expect(judgeFiring(sheet).status).not.toBe('contradiction')
   })
 })
+
+test('every picture that its jobs speak of is there, of the size and kind they say', () =>
+  expect(demoPictures().map(({ id, jobId, blob: { size, type } }) => [id, jobId, size, type])).toEqual(
+    demo.entries.flatMap((entry) =>
+      entry.kind === 'picture' ? [[entry.pictureId, entry.jobId, entry.bytes, entry.mediaType]] : [],
+    ),
+  ))
 
 test('one job finished and proved, one chain off, one read as found only', () => {
   const state = (id: string) => {

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import { judgeGuard } from '@link-count/core/guard'
 import { judgeGap } from '@link-count/core/lash'
 import { allOf, lastIn } from '@link-count/core/ledger'
@@ -51,6 +52,7 @@ const Card = ({ view }: { view: JobView }) => (
     <CardHead view={view} />
     <CardVerdict view={view} />
     <TimingTable view={view} />
+    <WorkTable view={view} />
     {(view.sheet.cams.some(
       ({ id }) => lastIn(view.state, 'lash', 'found', id) ?? lastIn(view.state, 'lash', 'left', id),
     ) ||
@@ -136,56 +138,67 @@ function TimingTable({ view }: { view: JobView }) {
     ({ id, kind }) => kind === 'cam' && (read || state.timing[id]?.found || state.timing[id]?.left),
   )
   return (
-    <table>
-      <caption>Timing</caption>
-      <thead>
+    <FoundAndLeft caption="Timing">
+      {(state.zero || state.crank.byMark || wants(view, 'trueTdc')) && (
         <tr>
-          <th scope="col">What</th>
-          <th scope="col">As found</th>
-          <th scope="col">As left</th>
+          <th scope="row">Zero of the degree wheel</th>
+          <td colSpan={2}>
+            <Half view={view} />
+          </td>
         </tr>
-      </thead>
-      <tbody>
-        {(state.zero || state.crank.byMark || wants(view, 'trueTdc')) && (
-          <tr>
-            <th scope="row">Zero of the degree wheel</th>
-            <td colSpan={2}>
-              <Half view={view} />
+      )}
+      <WitnessRow view={view} />
+      <MarksRow view={view} />
+      {camshafts.map((shaft) => (
+        <tr key={shaft.id}>
+          <th scope="row">{shaft.name}, at the crank</th>
+          {(['found', 'left'] as const).map((phase) => (
+            <td key={phase}>
+              <Timing view={view} shaftId={shaft.id} phase={phase} />
             </td>
-          </tr>
-        )}
-        <WitnessRow view={view} />
-        <MarksRow view={view} />
-        <SymptomRows view={view} />
-        <FindingRows view={view} />
-        {camshafts.map((shaft) => (
-          <tr key={shaft.id}>
-            <th scope="row">{shaft.name}, at the crank</th>
-            {(['found', 'left'] as const).map((phase) => (
-              <td key={phase}>
-                <Timing view={view} shaftId={shaft.id} phase={phase} />
-              </td>
-            ))}
-          </tr>
-        ))}
-        <CountRows view={view} />
-        <TryRows view={view} />
-        <CouplingRows view={view} />
-        <SetRows view={view} />
-        <SlackRows view={view} />
-        <TensionerRows view={view} />
-        <FollowerRows view={view} />
-        <KitRow view={view} />
-        <RemovalRows view={view} />
-        <BoltRows view={view} />
-        <WearRows view={view} />
-        <PressureRows view={view} />
-        <CheckRows view={view} />
-        <TurnRows view={view} />
-      </tbody>
-    </table>
+          ))}
+        </tr>
+      ))}
+      <CountRows view={view} />
+      <TryRows view={view} />
+      <CouplingRows view={view} />
+      <SetRows view={view} />
+      <SlackRows view={view} />
+      <TensionerRows view={view} />
+      <FollowerRows view={view} />
+      <TurnRows view={view} />
+    </FoundAndLeft>
   )
 }
+
+/** What it did, what was seen on its parts, what came off, was bolted up and closed. */
+const WorkTable = ({ view }: { view: JobView }) => (
+  <FoundAndLeft caption="Work and findings">
+    <SymptomRows view={view} />
+    <FindingRows view={view} />
+    <WearRows view={view} />
+    <PressureRows view={view} />
+    <RemovalRows view={view} />
+    <BoltRows view={view} />
+    <KitRow view={view} />
+    <CheckRows view={view} />
+  </FoundAndLeft>
+)
+
+/** Rows of what was found and how it was left; one that has none takes no room (card.css). */
+const FoundAndLeft = ({ caption, children }: { caption: string; children: ReactNode }) => (
+  <table className="found-and-left">
+    <caption>{caption}</caption>
+    <thead>
+      <tr>
+        <th scope="col">What</th>
+        <th scope="col">As found</th>
+        <th scope="col">As left</th>
+      </tr>
+    </thead>
+    <tbody>{children}</tbody>
+  </table>
+)
 
 const LashTable = ({ view: { sheet, state } }: { view: JobView }) => (
   <table className="lash">
@@ -234,6 +247,13 @@ function lashLimits({ lashMm, lashToMm }: Cam): string {
   return `${formatMm(lashMm?.value ?? 0)} (${fixed(leastMm, 2)} to ${fixed(mostMm, 2)})`
 }
 
+/** What has the same reason is said in one line. */
+const byReason = (lines: readonly (readonly [what: string, reason: string])[]) =>
+  [...new Set(lines.map(([, reason]) => reason))].map((reason) => ({
+    reason,
+    what: lines.flatMap(([what, own]) => (own === reason ? [what] : [])).join('; '),
+  }))
+
 /** What was left on purpose, moved or passed over, notes, and how it was left. */
 function CardNotes({ view: { sheet, state, steps, leftOut } }: { view: JobView }) {
   const skipped = steps.filter(({ status }) => status.outcome === 'skipped')
@@ -260,14 +280,14 @@ function CardNotes({ view: { sheet, state, steps, leftOut } }: { view: JobView }
           <strong>Moved:</strong> {words}
         </p>
       ))}
-      {skipped.map(({ step, status }) => (
-        <p key={step.id}>
-          <strong>{stepTitle(step, sheet)} passed over:</strong> {status.reason}
+      {byReason(skipped.map(({ step, status }) => [stepTitle(step, sheet), status.reason ?? ''])).map((one) => (
+        <p key={one.reason}>
+          <strong>{one.what} passed over:</strong> {one.reason}
         </p>
       ))}
-      {leftOut.map(({ step, reason }) => (
-        <p key={step.id}>
-          <strong>{stepTitle(step, sheet)} left out:</strong> {reason}
+      {byReason(leftOut.map(({ step, reason }) => [stepTitle(step, sheet), reason])).map((one) => (
+        <p key={one.reason}>
+          <strong>{one.what} left out:</strong> {one.reason}
         </p>
       ))}
       {state.live.flatMap((entry) => (entry.kind === 'note' ? [<p key={entry.id}>{entry.text}</p>] : []))}

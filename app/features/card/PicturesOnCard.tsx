@@ -2,6 +2,7 @@ import { lastOf } from '@link-count/core/ledger'
 import type { JobView } from '../../domain/views'
 import { LedgerPicture } from '../../ui/pictures/LedgerPicture'
 import { picturesOf } from '../../ui/pictures/pictureMarks'
+import { upperFirst } from '../../ui/wording'
 
 /** The pictures that were chosen for the card, with what is drawn on them. */
 export function PicturesOnCard({ view: { state } }: { readonly view: JobView }) {
@@ -15,7 +16,7 @@ export function PicturesOnCard({ view: { state } }: { readonly view: JobView }) 
       {chosen.map(({ entry: { id, pictureId, caption }, marks }) => (
         <figure key={id}>
           <LedgerPicture pictureId={pictureId} caption={caption} marks={marks} asData />
-          <figcaption>{caption}</figcaption>
+          <figcaption>{upperFirst(caption)}</figcaption>
         </figure>
       ))}
     </section>

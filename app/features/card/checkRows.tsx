@@ -8,19 +8,19 @@ export function CheckRows({ view: { sheet, state } }: { readonly view: JobView }
   const said = checksOf(sheet).flatMap(({ id }) => saidOf(state, id) ?? [])
   if (said.length === 0) return null
   const owed = checksOwed(sheet, state)
+  const done = said.filter(({ is }) => is === 'done')
   const gap = said.find(({ goMm, noGoMm }) => goMm !== undefined && noGoMm !== undefined)
   return (
     <tr>
       <th scope="row">Closed and first run</th>
       <td colSpan={2}>
-        {said
-          .filter(({ is }) => is === 'done')
+        {done
           .map(
             ({ checkId, words }) =>
               `${checkWords[checkId as keyof typeof checkWords] ?? checkId}${words ? ` (${words})` : ''}`,
           )
           .join('; ')}
-        .{' '}
+        {done.length > 0 && '. '}
         {gap?.goMm !== undefined &&
           gap.noGoMm !== undefined &&
           `${formatMm(gap.goMm, 2)} goes, ${formatMm(gap.noGoMm, 2)} does not: ${guardGapWords[judgeGap({ goMm: gap.goMm, noGoMm: gap.noGoMm })]} `}

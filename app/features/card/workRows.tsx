@@ -102,8 +102,8 @@ export function PressureRows({ view: { sheet, state } }: { readonly view: JobVie
     return (
       <tr key={what}>
         <th scope="row">{pressureWords[what]}</th>
-        {phases.map((own, i) => (
-          <td key={i}>
+        {(left.length > 0 ? phases : [found]).map((own, i, shown) => (
+          <td key={i} colSpan={3 - shown.length}>
             <span className="reading">
               {own.map((one) => `${nameOf(one.cylinderId)}: ${pressureFigure(one)}`).join(', ')}
             </span>
