@@ -1,7 +1,18 @@
+import { readFileSync } from 'node:fs'
 import { expect, test, type Locator, type Page } from '@playwright/test'
 import { MouseHand } from './actor'
 import { violations } from './axe'
 import { beginEngine, startSafely } from './beginEngine'
+
+/** In npm run long each step is gone to as well, everything in it unfolded. */
+const ALL = process.env['JOURNEYS'] === 'all'
+const demo = JSON.parse(readFileSync(new URL('../app/demo/workshop.json', import.meta.url), 'utf8')) as {
+  readonly jobs: readonly { readonly id: string }[]
+}
+const demoJobIds = demo.jobs.map(({ id }) => id)
+
+const fitsPhone = async (page: Page, where: string) =>
+  expect.soft(await page.evaluate(() => document.documentElement.scrollWidth), where).toBeLessThanOrEqual(390)
 
 const COUNT = '/demo/job/job-tractor-3'
 const counter = (page: Page) => page.getByRole('button', { name: /counted\. Touch for each/ })
@@ -86,12 +97,31 @@ test('a name without a space, as long as a name may be, widens no screen of a ph
   const actor = new MouseHand(page)
   const name = 'Steamwinchandcapstaninthelowerforwardhold'.padEnd(60, 'x')
   await beginEngine(actor, { name, cylinders: '1', drive: 'one chain, one camshaft', meet: 'no, free-running' })
-  const fits = async (where: string) =>
-    expect.soft(await page.evaluate(() => document.documentElement.scrollWidth), where).toBeLessThanOrEqual(390)
+  const fits = (where: string) => fitsPhone(page, where)
   await fits('build sheet')
   await startSafely(actor)
   await fits('bench')
   await page.goto('/own')
   await expect(page.getByText(name).first()).toBeVisible()
   await fits('workshop')
+})
+
+test('no job of the demo is wider than a phone, its steps unfolded', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  for (const id of demoJobIds) {
+    await page.goto(`/demo/job/${id}`)
+    await page.getByText(/^Step \d+ of \d+/).click()
+    await expect(page.locator('.sheet-step').first()).toBeVisible()
+    await fitsPhone(page, id)
+    if (!ALL) continue
+    const steps = page.locator('.sheet-step')
+    for (let i = 0; i < (await steps.count()); i++) {
+      await steps.nth(i).dispatchEvent('click')
+      await expect(steps.nth(i)).toHaveAttribute('aria-current', 'step')
+      await page.locator('.step-panel').evaluateAll((panels) => {
+        for (const fold of panels.flatMap((panel) => [...panel.querySelectorAll('details')])) fold.open = true
+      })
+      await fitsPhone(page, `${id}, step ${i + 1}`)
+    }
+  }
 })

@@ -58,7 +58,7 @@ export const jobsByPurpose: readonly DemoJob[] = [
       ...done(`asFound-${ids.cam}`),
       { kind: 'chainLength', loopId: ids.chain, overPitches: 20, measuredMm: 254.6 },
       ...done('wear'),
-      ...compression([27.5, 28, 26.5, 27.8]),
+      ...compression([5.6, 5.7, 5.4, 5.6]),
       ...done('pressures'),
       { kind: 'close', role: 'fitter', reason: '' },
     ],

@@ -70,6 +70,13 @@ export function againstWords({ is, sure }: AgainstBand): string {
   return sure === 'onLimit' ? `${told}, on the limit: read it again` : told
 }
 
+/** How many of several are in their band, and how many have to be read again before that can be told. */
+export function trimmedWords(against: readonly AgainstBand[], of: number): string {
+  const again = against.filter(({ sure }) => sure !== 'sure').length
+  const inBand = against.filter(({ is, sure }) => is === 'in' && sure === 'sure').length
+  return `${inBand} of ${of} in band${again > 0 ? `, ${again} to read again` : ''}`
+}
+
 export const whichAimWords: Readonly<Record<FollowerAim['which'], string>> = {
   book: 'the book’s',
   brisker: 'the brisker one',

@@ -33,6 +33,7 @@ import {
   sliderCrankWords,
   stepTitle,
   stopWords,
+  trimmedWords,
   turnWords,
   upperFirst,
   verdictTitle,
@@ -157,6 +158,17 @@ describe('turning, as it is seen from where one stands', () => {
 })
 
 describe('small words', () => {
+  test('single pumps, how many are in their band: one on its limit is not counted in', () =>
+    expect(
+      trimmedWords(
+        [
+          { is: 'in', sure: 'sure', margin: 0.5 },
+          { is: 'in', sure: 'onLimit', margin: 0.5 },
+          { is: 'under', sure: 'sure', margin: -1 },
+        ],
+        4,
+      ),
+    ).toBe('1 of 4 in band, 1 to read again'))
   test.each([
     [0, '12'],
     [9.5, 'half past 9'],

@@ -1,7 +1,7 @@
 import { cylindersRead, followerOfJob } from '@link-count/core/followers'
 import type { Phase } from '@link-count/core/model'
 import type { Step } from '@link-count/core/runSheet'
-import { againstWords, followerFigure } from '../../../../ui/wording'
+import { againstWords, followerFigure, trimmedWords } from '../../../../ui/wording'
 import type { StepView } from '../stepView'
 import { FollowerStep } from './FollowerStep'
 
@@ -11,16 +11,19 @@ const stepOf = (phase: Phase): StepView => ({
   result: ({ targetIds }, { sheet, state }) => {
     const follower = sheet.followers?.find(({ id }) => id === targetIds[0])
     if (!follower) return undefined
-    return cylindersRead(follower)
-      .flatMap((cylinderId) => {
-        const { found, now } = followerOfJob(sheet, state, follower, cylinderId)
-        const read = phase === 'found' ? found : now
-        if (!read || (phase === 'left' && read.entry.bolts !== 'tight')) return []
-        if (phase === 'set' && read.entry.phase === 'found' && read.against?.is !== 'in') return []
-        const told = followerFigure(read.entry.by, read.entry.value)
-        return [phase !== 'found' && read.against ? `${told}, ${againstWords(read.against)}` : told]
-      })
-      .join('; ')
+    const cylinders = cylindersRead(follower)
+    const readings = cylinders.flatMap((cylinderId) => {
+      const { found, now } = followerOfJob(sheet, state, follower, cylinderId)
+      const read = phase === 'found' ? found : now
+      if (!read || (phase === 'left' && read.entry.bolts !== 'tight')) return []
+      if (phase === 'set' && read.entry.phase === 'found' && read.against?.is !== 'in') return []
+      return [read]
+    })
+    const figures = readings.map(({ entry: { by, value } }) => followerFigure(by, value))
+    const against = readings.flatMap((read) => (phase !== 'found' && read.against ? [read.against] : []))
+    const [only] = against
+    if (!only) return figures.join(' · ')
+    return cylinders.length > 1 ? trimmedWords(against, cylinders.length) : `${figures.join()}, ${againstWords(only)}`
   },
 })
 
