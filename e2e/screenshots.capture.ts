@@ -63,10 +63,11 @@ async function showEar(page: Page) {
 
 /** Head bolts in hand, half way through their angle. */
 async function showBolts(page: Page) {
-  await page.getByRole('button', { name: /^Card/ }).filter({ visible: true }).click()
-  const bolts = page.locator('summary', { hasText: /^Head bolts/ }).filter({ visible: true })
+  await page
+    .getByRole('button', { name: /^Tighten: head bolts/ })
+    .filter({ visible: true })
+    .click()
   await expect(page.getByText('You were interrupted')).toBeVisible()
-  await bolts.evaluate((node) => node.scrollIntoView())
 }
 
 async function countAgain(page: Page) {

@@ -37,6 +37,15 @@ test('on a phone what is counted is written down above the guard', async ({ page
   expect(await clearOfGuard(page, page.getByRole('button', { name: /^At the crank mark/ }))).toBe(true)
 })
 
+test('on a phone the step after a long one begins at its title, and is read out', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto('/demo/job/job-launch-1')
+  await page.getByRole('button', { name: /^Go on/ }).click()
+  const title = page.getByRole('heading', { name: 'Set the spark' })
+  await expect(title).toBeFocused()
+  await expect(title).toBeInViewport()
+})
+
 test('at 1280 by 800 an answer just earned stands above the guard', async ({ page }) => {
   await countAgain(page)
   for (let i = 0; i < 29; i++) await counter(page).click()

@@ -1,5 +1,5 @@
 import type { NewEntry } from '@link-count/core/model'
-import { lash, madeSafe, type DemoJob } from './says'
+import { done, lash, madeSafe, type DemoJob } from './says'
 
 const bolt = (n: number, pass: number): NewEntry => ({
   kind: 'bolt',
@@ -31,6 +31,20 @@ const pressure = (cylinder: string, phase: 'found' | 'left', bar: number): NewEn
   conditions: ['cold'],
 })
 
+const planned = (
+  target: string,
+  stepKind: Extract<NewEntry, { kind: 'plan' }>['stepKind'],
+  targetIds: string[] = [],
+): NewEntry => ({
+  kind: 'plan',
+  does: 'add',
+  target,
+  stepKind,
+  targetIds,
+  before: 'lashLeft',
+  reason: '',
+})
+
 const back = (removalId: string): NewEntry => ({ kind: 'putBack', removalId, as: 'same', reason: '' })
 
 /** A ring of six, each across from the one before. */
@@ -55,6 +69,15 @@ export const jobsTakenApart: readonly DemoJob[] = [
         where: '',
         change: 'in',
       },
+      planned('pressures-first', 'pressures'),
+      planned('off', 'gettingIn'),
+      planned('seen', 'lookOver'),
+      planned('back', 'gettingBack'),
+      planned('head-bolts', 'bolts', ['head-a']),
+      ...lash('found', ['0.15 mm', '0.20 mm', '0.15 mm', '0.25 mm']),
+      pressure('1', 'found', 7.1),
+      pressure('2', 'found', 8.9),
+      ...done('pressures-first'),
       off('shroud', 'fan shroud', { bag: 1, belongs: 'chain side' }),
       off('plate', 'deflector plate', {
         bag: 2,
@@ -78,8 +101,6 @@ export const jobsTakenApart: readonly DemoJob[] = [
       },
       { kind: 'kit', itemId: 'tool-feelers', is: 'here', words: 'Feeler gauges' },
       { kind: 'kit', itemId: 'own-head-gasket', is: 'owed', words: 'gasket of the second head' },
-      pressure('1', 'found', 7.1),
-      pressure('2', 'found', 8.9),
       {
         kind: 'finding',
         part: 'washer',
@@ -107,7 +128,7 @@ export const jobsTakenApart: readonly DemoJob[] = [
         ],
         onCard: true,
       },
-      ...lash('found', ['0.15 mm', '0.20 mm', '0.15 mm', '0.25 mm']),
+      ...done('off', 'seen'),
       back('head-1'),
       { kind: 'smallParts', what: 'copper washers', where: 'head studs', change: 'fitted', n: 6 },
       {

@@ -32,6 +32,7 @@ import { useStrike } from './useStrike'
 import { StepPanel } from './steps/StepPanel'
 import { useSaying } from './useSaying'
 import { useShownStep } from './useShownStep'
+import { useStepInView } from './useStepInView'
 import { useBenchKeys } from './useBenchKeys'
 import './job.css'
 
@@ -151,10 +152,7 @@ function BenchSheet({
   const { sheet, steps, inHand } = view
   const panel = useRef<HTMLDivElement>(null)
   const shownId = shown?.step.id
-  useEffect(() => {
-    const section = panel.current?.querySelector('.step-panel')
-    if (section && window.matchMedia('(min-width: 901px)').matches) section.scrollIntoView({ block: 'nearest' })
-  }, [shownId])
+  useStepInView(panel, shownId)
   const at = steps.findIndex(({ step }) => step.id === shownId)
   return (
     <div className="sheet" ref={panel}>

@@ -12,13 +12,23 @@ const PictureDialog = lazy(() => import('./PictureDialog'))
 type Of = NonNullable<EntryOf<'picture'>['of']>
 
 /** The pictures of one thing of a job, and another taken of it. `name`: the thing, in a sentence. */
-export function Pictures({ of, name, stepId }: { readonly of: Of; readonly name: string; readonly stepId: string }) {
+export function Pictures({
+  of,
+  name,
+  stepId,
+  inList = false,
+}: {
+  readonly of: Of
+  readonly name: string
+  readonly stepId: string
+  readonly inList?: boolean
+}) {
   const { live } = useBench().view.state
   const own = picturesOf(live).filter((one) => one.of?.what === of.what && one.of.id === of.id)
   return (
     <div className="pictures">
       <PictureList pictures={own} />
-      <TakePicture name={`the ${name}`} said={{ caption: name, stepId, of }} />
+      <TakePicture name={`the ${name}`} said={{ caption: name, stepId, of }} inList={inList} />
     </div>
   )
 }

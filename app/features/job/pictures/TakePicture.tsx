@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core'
-import { IconCamera } from '@tabler/icons-react'
+import { IconCamera, IconPhoto } from '@tabler/icons-react'
 import { useRef } from 'react'
 import type { Taken } from '../../../ui/fields'
 import { useTakePicture, type PictureSaid } from './useTakePicture'
@@ -11,11 +11,14 @@ export function TakePicture({
   name,
   said,
   fields = [],
+  inList = false,
 }: {
   readonly name: string
   readonly said: PictureSaid
   /** What is typed and goes with it. */
   readonly fields?: readonly Taken[]
+  /** Two small buttons behind a line that names the thing. */
+  readonly inList?: boolean
 }) {
   const { refused, take } = useTakePicture()
   const camera = useRef<HTMLInputElement>(null)
@@ -23,14 +26,15 @@ export function TakePicture({
   return (
     <>
       <Button
-        variant="default"
-        leftSection={<IconCamera size={20} aria-hidden />}
+        variant={inList ? 'quiet' : 'default'}
+        aria-label={`Picture of ${name}`}
+        leftSection={inList ? undefined : <IconCamera size={20} aria-hidden />}
         onClick={() => camera.current?.click()}
       >
-        Picture of {name}
+        {inList ? <IconCamera size={20} aria-hidden /> : `Picture of ${name}`}
       </Button>
       <Button variant="quiet" aria-label={`From a file: picture of ${name}`} onClick={() => file.current?.click()}>
-        From a file
+        {inList ? <IconPhoto size={20} aria-hidden /> : 'From a file'}
       </Button>
       <input
         ref={camera}

@@ -20,24 +20,34 @@ export function GettingIn({ step }: { readonly step: Step }) {
   const { state, job } = useBench().view
   const { kind } = useWorkshop()
   const removals = removalsOf(state)
-  const off = removals.filter(({ back }) => !back).length
+  const back = removals.filter((one) => one.back).length
+  const note = `${removals.length} came off${back > 0 ? `, ${back} back` : ''}`
   return (
-    <Fold title="Getting in: what comes off" note={removals.length === 0 ? 'nothing yet' : `${off} off`}>
+    <Fold
+      title="Getting in: what comes off"
+      note={removals.length === 0 ? 'nothing yet' : note}
+      open={step.kind === 'gettingIn'}
+    >
       {removals.length > 0 && (
         <ol className="removals">
           {removals.map(({ entry, back }) => (
             <li key={entry.id}>
-              <strong>{entry.what}</strong>
-              {entry.bag !== undefined && `, bag ${entry.bag}`}
-              {[entry.belongs, entry.lies].filter(Boolean).map((words) => `, ${words}`)}
-              {back && <span className="soft"> (back)</span>}
-              {!back && (
-                <Pictures
-                  of={{ what: 'removal', id: entry.removalId }}
-                  name={inSentence(entry.what)}
-                  stepId={step.id}
-                />
-              )}
+              <div className="came-off">
+                <span>
+                  <strong>{entry.what}</strong>
+                  {entry.bag !== undefined && `, bag ${entry.bag}`}
+                  {[entry.belongs, entry.lies].filter(Boolean).map((words) => `, ${words}`)}
+                  {back && <span className="soft"> (back)</span>}
+                </span>
+                {!back && (
+                  <Pictures
+                    of={{ what: 'removal', id: entry.removalId }}
+                    name={inSentence(entry.what)}
+                    stepId={step.id}
+                    inList
+                  />
+                )}
+              </div>
             </li>
           ))}
         </ol>
@@ -65,7 +75,7 @@ function ComesOff({ step }: { readonly step: Step }) {
         onEnter={() => write()}
       />
       <FoundBefore what={what.text} />
-      <div className="row">
+      <div className="belongs-and-bag">
         <WordsInput label="Where it belongs" placeholder="timing side" maxLength={200} of={belongs} />
         <WordsInput
           label="Bag"

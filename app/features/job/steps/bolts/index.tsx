@@ -1,5 +1,6 @@
 import { stageOf, tighteningOf } from '@link-count/core/fasteners'
 import type { Step } from '@link-count/core/runSheet'
+import { boltName } from '../../../../ui/wording'
 import { useBench } from '../../JobContext'
 import type { StepView } from '../stepView'
 import { BoltWork } from './BoltWork'
@@ -14,6 +15,12 @@ export const bolts: StepView = {
   Panel: BoltsStep,
   result: ({ targetIds }, { sheet, state }) => {
     const group = sheet.boltGroups?.find(({ id }) => id === targetIds[0])
-    return group && stageOf(tighteningOf(group, state)) === 'done' ? `${group.bolts.length} tight` : undefined
+    if (!group) return undefined
+    const tightening = tighteningOf(group, state)
+    const stage = stageOf(tightening)
+    if (stage === 'done') return `${group.bolts.length} tight`
+    if (stage === 'inWork' && tightening.next)
+      return `${boltName(group, tightening.next.bolt.id)} is next, stage ${tightening.next.pass + 1} of ${tightening.passes.length}`
+    return tightening.lastId === undefined ? undefined : 'loosened'
   },
 }
