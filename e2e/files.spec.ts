@@ -1,14 +1,19 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
-import { zipSync } from 'fflate'
+import { strFromU8, unzipSync, zipSync } from 'fflate'
 import { MouseHand } from './actor'
 import { allWritten } from './allWritten'
 import { violations } from './axe'
 import { beginEngine, startTicks } from './beginEngine'
 
-async function saved(page: Page, press: () => Promise<void>): Promise<{ name: string; text: string }> {
+/** A file with its records: plain JSON, or where there are pictures a ZIP. */
+async function saved(page: Page, press: () => Promise<void>) {
   const [download] = await Promise.all([page.waitForEvent('download'), press()])
-  return { name: download.suggestedFilename(), text: readFileSync(await download.path(), 'utf8') }
+  const content = readFileSync(await download.path())
+  const name = download.suggestedFilename()
+  const isZip = name.endsWith('.linkcount.zip')
+  const { 'workshop.json': json, ...pictures } = isZip ? unzipSync(content) : { 'workshop.json': content }
+  return { name, content, text: strFromU8(json ?? new Uint8Array()), pictures }
 }
 
 const choose = (page: Page, content: string | Uint8Array) =>
@@ -30,17 +35,17 @@ test('a workshop is saved, opened in another, opened again, and saved the same',
   await expect(page.getByText('Never saved to a file.')).toBeVisible()
   await page.getByRole('button', { name: 'It is there' }).click()
   await expect(page.getByText('Last saved to a file today, nothing new since.')).toBeVisible()
-  expect(demo.name).toMatch(/^workshop-\d{4}-\d\d-\d\d\.linkcount\.json$/)
+  expect(demo.name).toMatch(/^workshop-\d{4}-\d\d-\d\d\.linkcount\.zip$/)
 
   await page.goto('/own')
   await page.getByRole('button', { name: 'Open a file' }).click()
-  await choose(page, demo.text)
+  await choose(page, demo.content)
   await expect(page.getByText(/New: 12 engines, 12 build sheets, 20 jobs/)).toBeVisible()
   await page.getByRole('button', { name: 'Add them' }).click()
   await expect(page.getByRole('heading', { name: 'Ploughing tractor, engine 2' })).toBeVisible()
 
   await page.getByRole('button', { name: 'Open a file' }).click()
-  await choose(page, demo.text)
+  await choose(page, demo.content)
   await expect(page.getByText('There is nothing new in it.')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Add them' })).toBeDisabled()
   await page.getByRole('button', { name: 'Close' }).click()
@@ -56,6 +61,8 @@ test('a workshop is saved, opened in another, opened again, and saved the same',
     )
   }
   expect(records(again.text)).toEqual(records(demo.text))
+  expect(Object.keys(demo.pictures)).toHaveLength(1)
+  expect(again.pictures).toEqual(demo.pictures)
 })
 
 test('a picture goes into the ledger, out in a ZIP and into another workshop', async ({ page }) => {
