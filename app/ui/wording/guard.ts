@@ -287,9 +287,9 @@ export function guardSentence({ verdict, reasons }: Guard, sheet: BuildSheet): s
   const holding = reasons.filter((reason) => reason.verdict !== 'turn')
   if (verdict === 'turn' || holding.length === 0) {
     const told = reasons.find(({ item, code }) => !item && code !== 'loopOffFree' && code !== 'couplingApartFree')
-    return told
-      ? `${reasonWords(told, sheet).why}. Plugs out, slowly, and stop at any resistance.`
-      : 'Nothing holds it. Plugs out, slowly, and stop at any resistance.'
+    const why = told ? reasonWords(told, sheet).why : 'Nothing holds it'
+    const out = sheet.fuel === 'diesel' ? 'Injectors or glow plugs' : 'Plugs'
+    return `${why}. ${out} out, slowly, and stop at any resistance.`
   }
   const named = holding.filter(({ item }) => !item)
   const first = (named[0] ?? holding[0]) as GuardReason

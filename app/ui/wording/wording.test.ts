@@ -44,6 +44,10 @@ const guardAfter = (...newEntries: NewEntry[]) => judgeGuard(sheet, stateAfter(n
 const belt: BuildSheet = { ...sheet, loops: sheet.loops.map((loop) => ({ ...loop, kind: 'toothedBelt' })) }
 
 describe('the guard in words', () => {
+  test('a diesel has no plugs to take out', () =>
+    expect(guardSentence(guardAfter(...madeSafe), { ...sheet, fuel: 'diesel' })).toBe(
+      'Nothing holds it. Injectors or glow plugs out, slowly, and stop at any resistance.',
+    ))
   test.each<[NewEntry[], string, string]>([
     [[...madeSafe], 'May be turned by hand', 'Nothing holds it. Plugs out, slowly, and stop at any resistance.'],
     [[], 'Do not turn', 'Make-safe is not done. Tick what is left in Make safe.'],

@@ -105,7 +105,7 @@ function GoesBack({
           The wait for the pressure of the coupling is not over: no plug goes back before that.
         </p>
       )}
-      <Pictures of={{ what: 'removal', id: entry.removalId }} name={inSentence(entry.what)} stepId={step.id} />
+      <Pictures of={{ what: 'removal', id: entry.removalId }} name={inSentence(entry.what)} stepId={step.id} inList />
       <Button variant="filled" fullWidth disabled={waits} onClick={() => write('same')}>
         {entry.fitsTwoWays ? 'Back, the same way round' : 'Back as it was'}
       </Button>
